@@ -1,0 +1,70 @@
+// The rooms of the house and which doors they have: docs/decisions/0001-rooms.md.
+const only = (name, from, allowed) => ({
+  name,
+  severity: 'error',
+  from: { path: from },
+  to: { path: '^(app|src|server|demo|scripts|e2e|benchmarks)/', pathNot: [from, ...allowed] },
+});
+
+/** @type {import('dependency-cruiser').IConfiguration} */
+module.exports = {
+  forbidden: [
+    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'no-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
+    only('core-stands-alone', '^src/core/', []),
+    only('records-on-core', '^src/records/', ['^src/core/']),
+    only('worker-on-core', '^src/worker/', ['^src/core/']),
+    only('instruments-on-core', '^src/instruments/', ['^src/core/']),
+    only('ui-on-units', '^src/ui/', ['^src/core/units/']),
+    only('screens-below-app', '^src/screens/', ['^src/(core|records|worker|instruments|ui)/']),
+    only('app-renders-screens', '^app/', ['^src/(screens|ui)/']),
+    only('server-on-core', '^server/', ['^src/core/']),
+    only('demo-on-records', '^demo/', ['^src/(core|records)/']),
+    only('scripts', '^scripts/', ['^src/core/', '^demo/']),
+    {
+      name: 'core-is-pure',
+      comment: 'core knows no React, no storage, no worker plumbing, no node built-ins outside its tests',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: {
+        path: '(^|node_modules/)(react|react-dom|react-native|react-native-[^/]+|expo|expo-[^/]+|@expo|swr|comlink|@react-native-async-storage)/',
+      },
+    },
+    {
+      name: 'core-without-node',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'public-face-only',
+      comment: 'other rooms of core are entered by their index',
+      severity: 'error',
+      from: { path: '^src/core/([^/]+)/' },
+      to: { path: '^src/core/[^/]+/', pathNot: ['^src/core/$1/', '^src/core/[^/]+/index\\.ts$'] },
+    },
+    {
+      name: 'core-from-outside-by-index',
+      severity: 'error',
+      from: { path: '^(src/(records|worker|instruments|ui|screens)|server|demo|scripts)/' },
+      to: { path: '^src/core/[^/]+/', pathNot: '^src/core/[^/]+/index\\.ts$' },
+    },
+    {
+      name: 'tests-stay-tests',
+      severity: 'error',
+      from: { pathNot: '\\.(test|spec)\\.tsx?$|^(e2e|benchmarks)/' },
+      to: { path: '\\.test\\.tsx?$|node_modules/(@techstark|colorjs\\.io|fast-check|fraction\\.js)/' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '\\.d\\.ts$' },
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['browser', 'import', 'require', 'default'],
+      extensions: ['.web.tsx', '.web.ts', '.tsx', '.ts', '.mjs', '.js', '.cjs', '.json'],
+    },
+  },
+};

@@ -1,0 +1,89 @@
+import { contains, distanceToBoundary, offsetOutline, boundingBox, type Polygon } from '../geometry';
+import type { Raster } from '../picture';
+import { labFromRgb, type Lab } from './lab';
+
+/** What the eye takes from wood: the lightest ground, the whole, and the dark figure lines. */
+export type Tones = { ground: Lab; mean: Lab; line: Lab; pixels: number };
+
+const LEAST_PIXELS = 150;
+const MOST_PIXELS = 20_000;
+
+const meanOf = (labs: readonly Lab[]): Lab => {
+  const sum = labs.reduce<[number, number, number]>((s, c) => [s[0] + c[0], s[1] + c[1], s[2] + c[2]], [0, 0, 0]);
+  return [sum[0] / labs.length, sum[1] / labs.length, sum[2] / labs.length];
+};
+
+/**
+ * The three tones of a set of wood pixels: means of the lightness bands 75–95 % (ground), 5–95 % (whole) and 5–25 %
+ * (figure lines). The outermost 5 % are glints, dirt and holes.
+ *
+ * @throws RangeError with fewer than 150 pixels
+ */
+export function tonesOf(labs: readonly Lab[]): Tones {
+  if (labs.length < LEAST_PIXELS) {
+    throw new RangeError(
+      `Only ${labs.length} picture points of sound wood could be read; ${LEAST_PIXELS} are needed for a colour. Take a closer picture, or leave more sound wood round the damage.`,
+    );
+  }
+  const sorted = [...labs].sort((a, b) => a[0] - b[0]);
+  const band = (from: number, to: number): Lab =>
+    meanOf(sorted.slice(Math.floor(from * sorted.length), Math.max(1, Math.floor(to * sorted.length))));
+  return { ground: band(0.75, 0.95), mean: band(0.05, 0.95), line: band(0.05, 0.25), pixels: labs.length };
+}
+
+/** How far from the damage the colour is read: not its dirty rim, not the other end of the panel. mm. */
+export const RING_MM = { inner: 3, outer: 22 };
+/** The rim of a face is worn and dark; its colour is not read. mm. */
+const RIM_MM = 3;
+
+/**
+ * Tones of the sound wood around a damage.
+ *
+ * @param picture the face to scale, RGBA, its origin at the face's 0, 0
+ * @param mmPerPixel scale of that picture
+ * @param damage outline in mm
+ * @param others outlines of the face's other damages, in mm, left out
+ * @param face outline of the face in mm
+ */
+export function tonesAround(
+  picture: Raster,
+  mmPerPixel: number,
+  damage: Polygon,
+  others: readonly Polygon[],
+  face: Polygon,
+): Tones {
+  const [outer] = offsetOutline(damage, RING_MM.outer);
+  if (!outer) throw new RangeError('The damage has no surroundings to read a colour from.');
+  const box = boundingBox(outer);
+  const left = Math.max(0, Math.floor(box.left / mmPerPixel));
+  const right = Math.min(picture.width - 1, Math.ceil(box.right / mmPerPixel));
+  const top = Math.max(0, Math.floor(box.top / mmPerPixel));
+  const bottom = Math.min(picture.height - 1, Math.ceil(box.bottom / mmPerPixel));
+  const step = Math.max(1, Math.floor(Math.sqrt(((right - left) * (bottom - top)) / MOST_PIXELS)));
+  const labs: Lab[] = [];
+  for (let y = top; y <= bottom; y += step) {
+    for (let x = left; x <= right; x += step) {
+      const p = [(x + 0.5) * mmPerPixel, (y + 0.5) * mmPerPixel] as const;
+      const o = (y * picture.width + x) * 4;
+      if ((picture.data[o + 3] ?? 0) < 255 || contains(damage, p) || !contains(outer, p) || !contains(face, p)) continue;
+      if (distanceToBoundary(p, damage) < RING_MM.inner || distanceToBoundary(p, face) < RIM_MM) continue;
+      if (others.some((other) => contains(other, p) || distanceToBoundary(p, other) < RING_MM.inner)) continue;
+      labs.push(labFromRgb(picture.data[o] ?? 0, picture.data[o + 1] ?? 0, picture.data[o + 2] ?? 0));
+    }
+  }
+  return tonesOf(labs);
+}
+
+/** Tones of a swatch picture, its rim of a tenth left out. */
+export function tonesOfSwatch(picture: Raster): Tones {
+  const { width, height, data } = picture;
+  const step = Math.max(1, Math.floor(Math.sqrt((width * height) / MOST_PIXELS)));
+  const labs: Lab[] = [];
+  for (let y = Math.floor(height * 0.1); y < height * 0.9; y += step) {
+    for (let x = Math.floor(width * 0.1); x < width * 0.9; x += step) {
+      const o = (y * width + x) * 4;
+      labs.push(labFromRgb(data[o] ?? 0, data[o + 1] ?? 0, data[o + 2] ?? 0));
+    }
+  }
+  return tonesOf(labs);
+}

@@ -1,0 +1,6 @@
+export * from './point';
+export * from './outline';
+export * from './boolean';
+export * from './homography';
+export * from './facePlane';
+export { rectify, rectifySchema, type RectifyInput } from './rectify';

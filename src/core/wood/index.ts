@@ -1,0 +1,2 @@
+export { equilibriumMoisture, moistureSchema } from './moisture';
+export { SPECIES, speciesById, type Species } from './species';
