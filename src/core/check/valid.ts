@@ -15,7 +15,8 @@ export function assertValid<T>(schema: ObjectSchema<T> | Schema<T>, value: unkno
   const result = schema.validate(value, { abortEarly: true, convert: false });
   if (result.error) {
     const detail = result.error.details[0];
-    const given = detail?.context && 'value' in detail.context ? ` (given: ${shown(detail.context.value)})` : '';
+    const given =
+      detail?.context && 'value' in detail.context ? ` (given: ${shown(detail.context.value)})` : '';
     throw new RangeError(`${what}: ${detail?.message ?? result.error.message}${given}.`);
   }
   return result.value;

@@ -13,4 +13,6 @@ const lab = Joi.array()
 export const differenceSchema = Joi.object({ a: lab.required(), b: lab.required() });
 
 /** Registry `colour.difference`. */
-export const colourDifference = ({ a, b }: { a: Lab; b: Lab }): { deltaE00: number } => ({ deltaE00: deltaE00(a, b) });
+export const colourDifference = ({ a, b }: { a: Lab; b: Lab }): { deltaE00: number } => ({
+  deltaE00: deltaE00(a, b),
+});

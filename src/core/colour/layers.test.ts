@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { blendPlan } from './layers';
-import { deltaE00, type Lab } from './lab';
+import { deltaE00, labFromRgb, type Lab } from './lab';
 import { tonesAround, tonesOf, tonesOfSwatch, type Tones } from './tones';
 import type { Raster } from '../picture';
 
@@ -24,16 +24,15 @@ test('a dark veneer is told to be too dark, and the rest is not coloured away', 
 });
 
 test('no layer ever lightens', () => {
-  const lab = fc.tuple(
-    fc.double({ min: 20, max: 80, noNaN: true }),
-    fc.double({ min: 2, max: 20, noNaN: true }),
-    fc.double({ min: 8, max: 40, noNaN: true }),
-  );
-  const anyTones = lab.map(([l, a, b]): Tones => tones([l + 6, a, b], [l, a, b], [l - 8, a, b]));
+  const channel = fc.integer({ min: 60, max: 240 });
+  const anyTones = fc.tuple(channel, channel, channel).map(([r, g, b]): Tones => {
+    const at = (k: number): Lab => labFromRgb(r * k, g * k, b * k);
+    return tones(at(1), at(0.9), at(0.75));
+  });
   fc.assert(
     fc.property(anyTones, anyTones, (old, bare) => {
       for (const step of blendPlan(old, bare, 'oil').steps) {
-        if (step.before && step.after) expect(step.after[0]).toBeLessThanOrEqual(step.before[0] + 0.01); // gamut clip
+        if (step.before && step.after) expect(step.after[0]).toBeLessThanOrEqual(step.before[0] + 1e-6);
       }
     }),
   );
@@ -51,7 +50,9 @@ const board = (paint: (x: number, y: number) => [number, number, number]): Raste
 test('tones are read in the ring round the damage and nowhere else', () => {
   const inRing = (x: number, y: number): boolean => Math.hypot(x - 100, y - 50) < 36;
   const inDamage = (x: number, y: number): boolean => Math.abs(x - 100) < 12 && Math.abs(y - 50) < 12;
-  const picture = board((x, y) => (inDamage(x, y) ? [10, 10, 200] : inRing(x, y) ? [150, 90, 50] : [250, 250, 250]));
+  const picture = board((x, y) =>
+    inDamage(x, y) ? [10, 10, 200] : inRing(x, y) ? [150, 90, 50] : [250, 250, 250],
+  );
   const square = [[90, 40], [110, 40], [110, 60], [90, 60]] as const; // prettier-ignore
   const face = [[0, 0], [200, 0], [200, 100], [0, 100]] as const; // prettier-ignore
   const read = tonesAround(picture, 1, square, [], face);

@@ -84,7 +84,10 @@ export function describeLayer({ transmitted: [r, g, b] }: Layer): string {
 }
 
 /** Below this a difference is not seen from a step back. */
-export const UNSEEN_FROM_A_STEP_BACK = sourced(2, memory('a CIEDE2000 of 1 is just seen side by side, 2 at a distance'));
+export const UNSEEN_FROM_A_STEP_BACK = sourced(
+  2,
+  memory('a CIEDE2000 of 1 is just seen side by side, 2 at a distance'),
+);
 const NEGLIGIBLE = 0.8;
 
 const SCUFF: Record<TopFinish, Sourced<string>> = {
@@ -105,7 +108,9 @@ const mix = (ground: Lab, line: Lab, lineShare: number): Lab => {
 /** The share of dark lines that makes a wood's whole tone out of its ground and line tones, by lightness. */
 const lineShareOf = (t: Tones): number => {
   const span = linearFromLab(t.ground)[1] - linearFromLab(t.line)[1];
-  return span < 1e-4 ? 0.3 : Math.min(0.7, Math.max(0.1, (linearFromLab(t.ground)[1] - linearFromLab(t.mean)[1]) / span));
+  return span < 1e-4
+    ? 0.3
+    : Math.min(0.7, Math.max(0.1, (linearFromLab(t.ground)[1] - linearFromLab(t.mean)[1]) / span));
 };
 
 /**

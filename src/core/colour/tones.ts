@@ -9,7 +9,10 @@ const LEAST_PIXELS = 150;
 const MOST_PIXELS = 20_000;
 
 const meanOf = (labs: readonly Lab[]): Lab => {
-  const sum = labs.reduce<[number, number, number]>((s, c) => [s[0] + c[0], s[1] + c[1], s[2] + c[2]], [0, 0, 0]);
+  const sum = labs.reduce<[number, number, number]>(
+    (s, c) => [s[0] + c[0], s[1] + c[1], s[2] + c[2]],
+    [0, 0, 0],
+  );
   return [sum[0] / labs.length, sum[1] / labs.length, sum[2] / labs.length];
 };
 
@@ -65,9 +68,16 @@ export function tonesAround(
     for (let x = left; x <= right; x += step) {
       const p = [(x + 0.5) * mmPerPixel, (y + 0.5) * mmPerPixel] as const;
       const o = (y * picture.width + x) * 4;
-      if ((picture.data[o + 3] ?? 0) < 255 || contains(damage, p) || !contains(outer, p) || !contains(face, p)) continue;
+      if (
+        (picture.data[o + 3] ?? 0) < 255 ||
+        contains(damage, p) ||
+        !contains(outer, p) ||
+        !contains(face, p)
+      )
+        continue;
       if (distanceToBoundary(p, damage) < RING_MM.inner || distanceToBoundary(p, face) < RIM_MM) continue;
-      if (others.some((other) => contains(other, p) || distanceToBoundary(p, other) < RING_MM.inner)) continue;
+      if (others.some((other) => contains(other, p) || distanceToBoundary(p, other) < RING_MM.inner))
+        continue;
       labs.push(labFromRgb(picture.data[o] ?? 0, picture.data[o + 1] ?? 0, picture.data[o + 2] ?? 0));
     }
   }

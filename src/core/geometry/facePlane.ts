@@ -1,18 +1,42 @@
 import { assertRange } from '../check';
 import { assertOutline, contains } from './outline';
-import { boundingBox, distance, distanceToBoundary, nearestOnSegment, sides, type Point, type Polygon } from './point';
+import {
+  boundingBox,
+  distance,
+  distanceToBoundary,
+  nearestOnSegment,
+  sides,
+  type Point,
+  type Polygon,
+} from './point';
 import { compose, homographyFrom, invertHomography, project, type Homography } from './homography';
 
 /** Things of known size that can lie on a face. The face itself has the size the user measured. */
 export const REFERENCE_OBJECTS = {
-  card: { label: 'Bank or identity card', widthMm: 85.6, heightMm: 53.98, standard: 'ISO/IEC 7810, size ID-1' },
+  card: {
+    label: 'Bank or identity card',
+    widthMm: 85.6,
+    heightMm: 53.98,
+    standard: 'ISO/IEC 7810, size ID-1',
+  },
   a4: { label: 'A4 sheet', widthMm: 297, heightMm: 210, standard: 'ISO 216, size A4' },
-  letter: { label: 'Letter sheet', widthMm: 279.4, heightMm: 215.9, standard: 'ANSI Y14.1, size A (8 1/2 × 11 in)' },
+  letter: {
+    label: 'Letter sheet',
+    widthMm: 279.4,
+    heightMm: 215.9,
+    standard: 'ANSI Y14.1, size A (8 1/2 × 11 in)',
+  },
 } as const;
 
 /** What tells the scale of a picture. Places are fractions of the picture's width and height, 0…1. */
 export type ScaleReference =
-  | { kind: 'rectangle'; object: 'face' | keyof typeof REFERENCE_OBJECTS; corners: Point[]; widthMm: number; heightMm: number }
+  | {
+      kind: 'rectangle';
+      object: 'face' | keyof typeof REFERENCE_OBJECTS;
+      corners: Point[];
+      widthMm: number;
+      heightMm: number;
+    }
   | { kind: 'length'; ends: Point[]; lengthMm: number };
 
 export type PictureFrame = { widthPx: number; heightPx: number };
@@ -55,7 +79,8 @@ function referencePlane({ picture, scale }: FacePlaneInput): Homography {
   assertRange('The known length', scale.lengthMm, 'mm', 5, 5000);
   const [a, b] = scale.ends.map(px);
   const lengthPx = a && b ? distance(a, b) : 0;
-  if (lengthPx < 10) throw new RangeError('The two ends of the known length lie on one spot. Drag them apart.');
+  if (lengthPx < 10)
+    throw new RangeError('The two ends of the known length lie on one spot. Drag them apart.');
   const k = scale.lengthMm / lengthPx;
   return [k, 0, 0, 0, k, 0, 0, 0, 1];
 }
@@ -109,7 +134,9 @@ const faceSize = (plane: FacePlane): Point => [plane.widthMm, plane.heightMm];
 function hundredIn(original: FacePlane, shifted: FacePlane): number {
   const cx = original.widthMm / 2;
   const cy = original.heightMm / 2;
-  const ends = [cx - 50, cx + 50].map((x) => project(shifted.pictureToFace, project(original.faceToPicture, [x, cy])));
+  const ends = [cx - 50, cx + 50].map((x) =>
+    project(shifted.pictureToFace, project(original.faceToPicture, [x, cy])),
+  );
   const [a, b] = ends;
   return a && b ? distance(a, b) : 100;
 }
@@ -182,7 +209,9 @@ export const EDGE_REACH_MM = 3;
 export function sidesReached(face: Polygon, outline: Polygon): number[] {
   return sides(face).flatMap(([a, b], i) => {
     const reached = outline.some(
-      (p) => distance(p, nearestOnSegment(p, a, b)) <= EDGE_REACH_MM || (!contains(face, p) && nearestSide(face, p) === i),
+      (p) =>
+        distance(p, nearestOnSegment(p, a, b)) <= EDGE_REACH_MM ||
+        (!contains(face, p) && nearestSide(face, p) === i),
     );
     return reached ? [i] : [];
   });

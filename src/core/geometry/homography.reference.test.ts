@@ -70,20 +70,35 @@ test('more than four pairs with errors: the same least squares as opencv', () =>
 test('any tilted view of a sheet comes back to scale', () => {
   const jitter = fc.double({ min: -150, max: 150, noNaN: true });
   fc.assert(
-    fc.property(fc.array(jitter, { minLength: 8, maxLength: 8 }), fc.double({ min: 1, max: 296, noNaN: true }), (d, x) => {
-      const image = IMAGE.map(([u, v], i): Point => [u + (d[2 * i] ?? 0), v + (d[2 * i + 1] ?? 0)]);
-      const back = homographyFrom(A4, image);
-      const [u, v] = project(homographyFrom(image, A4), project(back, [x, 77]));
-      expect(u).toBeCloseTo(x, 5);
-      expect(v).toBeCloseTo(77, 5);
-    }),
+    fc.property(
+      fc.array(jitter, { minLength: 8, maxLength: 8 }),
+      fc.double({ min: 1, max: 296, noNaN: true }),
+      (d, x) => {
+        const image = IMAGE.map(([u, v], i): Point => [u + (d[2 * i] ?? 0), v + (d[2 * i + 1] ?? 0)]);
+        const back = homographyFrom(A4, image);
+        const [u, v] = project(homographyFrom(image, A4), project(back, [x, 77]));
+        expect(u).toBeCloseTo(x, 5);
+        expect(v).toBeCloseTo(77, 5);
+      },
+    ),
   );
 });
 
 describe('bad corners', () => {
   const with3 = (p: Point): Point[] => [...IMAGE.slice(0, 3), p];
   test('three on one line', () => {
-    expect(() => rectify({ image: [[0, 0], [100, 0], [200, 0], [50, 90]], world: A4, points: [] })).toThrow('degenerate');
+    expect(() =>
+      rectify({
+        image: [
+          [0, 0],
+          [100, 0],
+          [200, 0],
+          [50, 90],
+        ],
+        world: A4,
+        points: [],
+      }),
+    ).toThrow('degenerate');
   });
   test('two on one spot', () => {
     expect(() => rectify({ image: with3([212, 304]), world: A4, points: [] })).toThrow('degenerate');

@@ -12,7 +12,8 @@ export type Homography = readonly [
 /** @throws RangeError when the point lies on the horizon of the map */
 export function project(h: Homography, [x, y]: Point): Point {
   const w = h[6] * x + h[7] * y + h[8];
-  if (Math.abs(w) < 1e-12) throw new RangeError('The point lies on the horizon of the picture and has no place.');
+  if (Math.abs(w) < 1e-12)
+    throw new RangeError('The point lies on the horizon of the picture and has no place.');
   return [(h[0] * x + h[1] * y + h[2]) / w, (h[3] * x + h[4] * y + h[5]) / w];
 }
 
@@ -38,7 +39,8 @@ export const compose = (second: Homography, first: Homography): Homography =>
 export function invertHomography(h: Homography): Homography {
   const [a, b, c, d, e, f, g, i, j] = h;
   const determinant = a * (e * j - f * i) - b * (d * j - f * g) + c * (d * i - e * g);
-  if (Math.abs(determinant) < 1e-18) throw new RangeError('The map from picture to face cannot be turned round.');
+  if (Math.abs(determinant) < 1e-18)
+    throw new RangeError('The map from picture to face cannot be turned round.');
   return asHomography(
     new Matrix([
       [e * j - f * i, c * i - b * j, b * f - c * e],
@@ -65,7 +67,9 @@ const DEGENERATE =
 function assertSpread(points: readonly Point[]): void {
   const normal = points.map((p) => project(normaliser(points), p));
   const spans = (some: Point[]): boolean => {
-    const svd = new SingularValueDecomposition(new Matrix(some.map(([x, y]) => [x, y, 1])), { autoTranspose: true });
+    const svd = new SingularValueDecomposition(new Matrix(some.map(([x, y]) => [x, y, 1])), {
+      autoTranspose: true,
+    });
     const [most = 1, , least = 0] = svd.diagonal;
     return least > 1e-6 * most;
   };
@@ -130,9 +134,13 @@ export function homographyFrom(image: readonly Point[], world: readonly Point[])
   const v = svd.rightSingularVectors.getColumn(8);
   const raw = asHomography(new Matrix([v.slice(0, 3), v.slice(3, 6), v.slice(6, 9)]));
   const normalised = image.length > 4 ? refine(raw, from, to) : raw;
-  const sides = new Set(from.map((p) => Math.sign(normalised[6] * p[0] + normalised[7] * p[1] + normalised[8])));
+  const sides = new Set(
+    from.map((p) => Math.sign(normalised[6] * p[0] + normalised[7] * p[1] + normalised[8])),
+  );
   if (sides.size > 1 || sides.has(0)) {
-    throw new RangeError('The corners cross or fold over. Drag them so that they go round the object in one direction.');
+    throw new RangeError(
+      'The corners cross or fold over. Drag them so that they go round the object in one direction.',
+    );
   }
   return compose(invertHomography(n2), compose(normalised, n1));
 }

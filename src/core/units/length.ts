@@ -37,7 +37,11 @@ const LONGEST_MM = 100_000;
 function tidy(text: string): string {
   let s = text.trim().toLowerCase().replace(/\s+/g, ' ');
   s = s.replace(/[½¼¾⅓⅔⅛⅜⅝⅞]/g, (c) => ` ${VULGAR[c]}`).trim();
-  s = s.replace(/⁄|∕/g, '/').replace(/[″”“]|''/g, '"').replace(/[′’‘]/g, "'").replace(/[‐‑–]/g, '-');
+  s = s
+    .replace(/⁄|∕/g, '/')
+    .replace(/[″”“]|''/g, '"')
+    .replace(/[′’‘]/g, "'")
+    .replace(/[‐‑–]/g, '-');
   return s.replace(/^(.*[a-z"'])\.$/, '$1');
 }
 
@@ -65,11 +69,13 @@ export function parseLength(text: string, unit: LengthUnit = 'mm'): number {
   };
   if (s === '') return fail('is empty. Write a length such as 3/4", 19 mm or 2.5 cm.');
   if (/^[-−]/.test(s)) return fail('is negative. A length is zero or more.');
-  if (/\d,\d{3}(?!\d)/.test(s)) return fail('can be read two ways. Write 1200 mm or 1.2 mm without the comma.');
+  if (/\d,\d{3}(?!\d)/.test(s))
+    return fail('can be read two ways. Write 1200 mm or 1.2 mm without the comma.');
   const point = s.replace(/(\d),(\d)/g, '$1.$2').replace(/^,(\d)/, '.$1');
   const both = FEET_AND_INCHES.exec(point);
   const single = both ? null : SINGLE.exec(point);
-  if (!both && !single) return fail('is not a length. Write it like 3/4", 1 1/2 in, 2\' 3 5/8", 19 mm or 2.5 cm.');
+  if (!both && !single)
+    return fail('is not a length. Write it like 3/4", 1 1/2 in, 2\' 3 5/8", 19 mm or 2.5 cm.');
   const mm = both
     ? readNumber(both[1] ?? '', whole) * 304.8 + readNumber(both[2] ?? '', whole) * 25.4
     : readNumber(single?.[1] ?? '', whole) * (MM_PER[single?.[2] ?? unit] ?? 1);
@@ -77,7 +83,8 @@ export function parseLength(text: string, unit: LengthUnit = 'mm'): number {
   return mm;
 }
 
-const greatestCommonDivisor = (a: number, b: number): number => (b === 0 ? a : greatestCommonDivisor(b, a % b));
+const greatestCommonDivisor = (a: number, b: number): number =>
+  b === 0 ? a : greatestCommonDivisor(b, a % b);
 
 /**
  * Inches as a reduced fraction to the nearest 1/denominator.

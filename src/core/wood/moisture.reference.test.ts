@@ -21,7 +21,9 @@ test.each([
   [4.4, 0.3, 6.3],
   [37.8, 0.65, 11.2],
 ])('at %d °C and %d: %d %%', (temperatureC, relativeHumidity, percent) => {
-  expect(Math.abs(equilibriumMoisture(temperatureC, relativeHumidity) * 100 - percent)).toBeLessThanOrEqual(0.1);
+  expect(Math.abs(equilibriumMoisture(temperatureC, relativeHumidity) * 100 - percent)).toBeLessThanOrEqual(
+    0.1,
+  );
 });
 
 test('rises with humidity and has none in dry air', () => {

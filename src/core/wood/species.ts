@@ -10,7 +10,10 @@ export type Species = {
 };
 
 const handbook = (value: number): Sourced =>
-  sourced(value, published('Wood Handbook (Forest Products Laboratory)', 'Table 5-3a, 12 % moisture content'));
+  sourced(
+    value,
+    published('Wood Handbook (Forest Products Laboratory)', 'Table 5-3a, 12 % moisture content'),
+  );
 const recalled = (value: number): Sourced => sourced(value, memory('species density'));
 const species = (id: string, name: string, gravity: Sourced, crushingMPa?: Sourced): Species =>
   crushingMPa ? { id, name, specificGravity: gravity, crushingMPa } : { id, name, specificGravity: gravity };

@@ -1,0 +1,45 @@
+import { ADHESIVES, adhesiveById, floodMixes, glueQuantity, glueTimes, suggestAdhesive } from './index';
+
+const hide = adhesiveById('liquidHide');
+
+test('grams from area and spread: 54 cm² at 200 g/m² with a fifth of waste', () => {
+  expect(glueQuantity(hide, 5400).grams).toBeCloseTo(1.296, 6);
+  expect(glueQuantity(hide, 5400).millilitres).toBeCloseTo(1.08, 6);
+});
+
+test('common practice: flood with 2:1, 1:1, then neat; together they hold the glue of the area', () => {
+  const mixes = floodMixes(hide, 5400);
+  expect(mixes.map((m) => [m.waterParts, m.glueParts])).toEqual([[2, 1], [1, 1], [0, 1]]); // prettier-ignore
+  for (const m of mixes) expect(m.waterMl / m.glueMl).toBeCloseTo(m.waterParts / m.glueParts, 9);
+  expect(mixes.reduce((s, m) => s + m.glueMl, 0)).toBeCloseTo(glueQuantity(hide, 5400).millilitres, 9);
+});
+
+test('what does not thin with water is not flooded', () => {
+  expect(() => floodMixes(adhesiveById('epoxy'), 5400)).toThrow('Epoxy does not thin with water');
+});
+
+test('common practice: cold slows everything, and hot hide glue gels faster in it', () => {
+  for (const a of ADHESIVES) {
+    expect(glueTimes(a, 16).clampMin).toBeGreaterThan(glueTimes(a, 24).clampMin);
+  }
+  expect(glueTimes(hide, 20)).toEqual({ openMin: 10, clampMin: 120, workableMin: 1440 });
+  expect(glueTimes(adhesiveById('hotHide'), 16).openMin).toBeLessThan(
+    glueTimes(adhesiveById('hotHide'), 24).openMin,
+  );
+});
+
+test('no clamp time is invented where the glue does not set', () => {
+  expect(() => glueTimes(hide, 4)).toThrow(
+    'Liquid hide glue does not set soundly below 10 °C, and the shop has 4 °C',
+  );
+  expect(() => glueTimes(hide, -40)).toThrow(
+    'The shop temperature is -40 °C; it must lie between -10 °C and 45 °C.',
+  );
+});
+
+test('common practice: conserve takes glue that can be undone', () => {
+  expect(adhesiveById(suggestAdhesive('floodAndPress', 'conserve').id).reversible).toBe(true);
+  expect(adhesiveById(suggestAdhesive('veneerPatch', 'conserve').id).reversible).toBe(true);
+  expect(suggestAdhesive('floodAndPress', 'paint').id).toBe('pva');
+  expect(suggestAdhesive('tack', 'clear').id).toBe('cyanoacrylate');
+});

@@ -1,0 +1,104 @@
+import fontkit from '@pdf-lib/fontkit';
+import {
+  PDFDocument,
+  PrintScaling,
+  rgb,
+  type Color,
+  type PDFFont,
+  type PDFImage,
+  type PDFPage,
+} from 'pdf-lib';
+import type { Mark, Page } from '../print';
+
+const PT_PER_MM = 72 / 25.4;
+
+/** The app's own text face as TrueType, regular and bold, already cut to the characters that are used. */
+export type PrintFonts = { regular: Uint8Array; bold: Uint8Array };
+
+type Kit = {
+  page: PDFPage;
+  height: number;
+  regular: PDFFont;
+  bold: PDFFont;
+  grey: (v?: number) => Color;
+  embed: (jpeg: Uint8Array) => Promise<PDFImage>;
+};
+
+async function draw(mark: Mark, { page, height, regular, bold, grey, embed }: Kit): Promise<void> {
+  const pt = (mm: number): number => mm * PT_PER_MM;
+  const y = (mm: number): number => pt(height - mm);
+  const dash = (dashed?: boolean) => (dashed ? { dashArray: [pt(2), pt(1.5)] } : {});
+  switch (mark.kind) {
+    case 'line':
+      page.drawLine({
+        start: { x: pt(mark.from[0]), y: y(mark.from[1]) },
+        end: { x: pt(mark.to[0]), y: y(mark.to[1]) },
+        thickness: pt(mark.widthMm),
+        color: grey(mark.grey),
+        ...dash(mark.dashed),
+      });
+      return;
+    case 'polygon': {
+      // drawSvgPath has its y axis downwards from the given origin, as our pages have.
+      const path = mark.points.map((p, i) => `${i === 0 ? 'M' : 'L'}${pt(p[0])} ${pt(p[1])}`).join(' ');
+      page.drawSvgPath(`${path} Z`, {
+        x: 0,
+        y: pt(height),
+        borderColor: grey(mark.grey),
+        borderWidth: pt(mark.widthMm),
+        ...(mark.filled ? { color: grey(0.88) } : {}),
+        ...(mark.dashed ? { borderDashArray: [pt(2), pt(1.5)] } : {}),
+      });
+      return;
+    }
+    case 'text': {
+      const font = mark.bold ? bold : regular;
+      const known = new Set(font.getCharacterSet());
+      const text = [...mark.text].map((c) => (known.has(c.codePointAt(0) ?? 0) ? c : '?')).join('');
+      page.drawText(text, {
+        x: pt(mark.at[0]),
+        y: y(mark.at[1]),
+        size: pt(mark.sizeMm),
+        font,
+        color: grey(mark.grey),
+      });
+      return;
+    }
+    case 'picture':
+      page.drawImage(await embed(mark.jpeg), {
+        x: pt(mark.at[0]),
+        y: y(mark.at[1] + mark.heightMm),
+        width: pt(mark.widthMm),
+        height: pt(mark.heightMm),
+      });
+  }
+}
+
+/**
+ * Pages as a PDF at true size; readers are asked not to scale it when printing.
+ *
+ * @param title shown by readers
+ * @returns the file's bytes
+ */
+export async function toPdf(title: string, pages: readonly Page[], fonts: PrintFonts): Promise<Uint8Array> {
+  const document = await PDFDocument.create();
+  document.registerFontkit(fontkit);
+  document.setTitle(title, { showInWindowTitleBar: true });
+  document.setCreator('Rustic Lantern');
+  document.catalog.getOrCreateViewerPreferences().setPrintScaling(PrintScaling.None);
+  const regular = await document.embedFont(fonts.regular, { subset: false });
+  const bold = await document.embedFont(fonts.bold, { subset: false });
+  for (const { widthMm, heightMm, marks } of pages) {
+    const page = document.addPage([widthMm * PT_PER_MM, heightMm * PT_PER_MM]);
+    const kit: Kit = {
+      page,
+      height: heightMm,
+      regular,
+      bold,
+      grey: (v = 0) => rgb(v, v, v),
+      embed: (jpeg) => document.embedJpg(jpeg),
+    };
+    for (const mark of marks) await draw(mark, kit);
+  }
+  return document.save();
+}

@@ -1,0 +1,2 @@
+export { CLAMPS, clampById, type ClampId, type ClampKind } from './clamps';
+export * from './layout';

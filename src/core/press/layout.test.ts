@@ -1,0 +1,75 @@
+import fc from 'fast-check';
+import { clampById } from './clamps';
+import { layingMinutes, pressLayout, suggestClamp, type PressInput } from './layout';
+import type { Polygon } from '../geometry';
+
+const FACE: Polygon = [[0, 0], [600, 0], [600, 450], [0, 450]]; // prettier-ignore
+const strip = (length: number, depth: number): Polygon => [[100, 0], [100 + length, 0], [100 + length, depth], [100, depth]]; // prettier-ignore
+const input = (over: Partial<PressInput> = {}): PressInput => ({
+  loose: strip(180, 40),
+  face: FACE,
+  clamp: clampById('fStyle'),
+  clampsOwned: 8,
+  caul: { widthMm: 45, heightMm: 38 },
+  platenMm: 18,
+  targetKPa: 250,
+  ...over,
+});
+
+test('45° by hand: pad 30, caul 38 and platen 18 press 142 mm along; 180 mm takes two clamps', () => {
+  // Common practice, worked by hand: 30 + 2·(38 + 18) = 142 mm; 180 / 142 = 1.27.
+  const layout = pressLayout(input({ targetKPa: 50 }));
+  expect(layout.clamps).toHaveLength(2);
+  expect(layout.clamps.map((p) => Math.round(p[0]))).toEqual([145, 235]);
+  const [first] = layout.footprints;
+  expect(first && Math.round((first[1]?.[0] ?? 0) - (first[0]?.[0] ?? 0))).toBe(142);
+  expect(layout.coverage).toBeCloseTo(1, 6);
+});
+
+test('a thin stack needs more clamps than a thick one', () => {
+  const thin = pressLayout(input({ platenMm: 4, caul: { widthMm: 45, heightMm: 12 }, targetKPa: 50 }));
+  expect(thin.clamps.length).toBeGreaterThan(pressLayout(input({ targetKPa: 50 })).clamps.length);
+});
+
+test('a wanted pressure adds clamps until their force carries it', () => {
+  const layout = pressLayout(input({ targetKPa: 700 }));
+  expect(layout.forcePerClampN).toBeLessThanOrEqual(2000);
+  expect(layout.pressureKPa).toBeGreaterThanOrEqual(700);
+  expect(pressLayout(input({ targetKPa: 700, clampsOwned: 3 })).stages).toBeGreaterThan(1);
+});
+
+test('common practice: three clamps for a section of 300 mm', () => {
+  expect(pressLayout(input({ loose: strip(300, 40) })).practiceClamps).toBe(3);
+});
+
+test('what a clamp cannot reach is counted', () => {
+  const inner: Polygon = [[250, 200], [350, 200], [350, 260], [250, 260]]; // prettier-ignore
+  expect(pressLayout(input({ loose: inner })).outOfReach).toBeGreaterThan(0);
+  expect(suggestClamp(inner, FACE, [clampById('fStyle'), clampById('goBar')])?.id).toBe('goBar');
+  expect(suggestClamp(strip(180, 40), FACE, [clampById('fStyle'), clampById('goBar')])?.id).toBe('fStyle');
+});
+
+test('every loose strip along an edge is covered whole, clamps lie on the line of the edge', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 20, max: 480 }), fc.integer({ min: 10, max: 200 }), (length, depth) => {
+      const layout = pressLayout(input({ loose: strip(length, depth), targetKPa: 20 }));
+      expect(layout.coverage).toBeGreaterThan(0.999);
+      expect(layout.directionDeg % 180).toBeCloseTo(0, 6);
+      expect(layout.pressureKPa).toBeGreaterThanOrEqual(20);
+    }),
+  );
+});
+
+test.each<[Partial<PressInput>, string]>([
+  [{ platenMm: 0 }, 'The platen thickness is 0 mm'],
+  [{ clampsOwned: 0 }, 'The number of clamps owned is 0'],
+  [{ targetKPa: -1 }, 'The target pressure is -1 kPa'],
+  [{ loose: [[0, 0], [10, 0]] }, 'The outline has 2 points'], // prettier-ignore
+  [{ loose: [[0, 0], [10, 10], [10, 0], [0, 10]] }, 'crosses itself'], // prettier-ignore
+])('refuses %j', (over, message) => {
+  expect(() => pressLayout(input(over))).toThrow(message);
+});
+
+test('time from first glue to last clamp', () => {
+  expect(layingMinutes(10_000, 4)).toBe(3);
+});

@@ -1,0 +1,215 @@
+import { assertRange } from '../check';
+import {
+  areaOf,
+  areaOfAll,
+  assertOutline,
+  boundingBox,
+  centroidOf,
+  distance,
+  intersectionOf,
+  nearestOnSegment,
+  rotate,
+  sides,
+  sidesReached,
+  unionOf,
+  type Point,
+  type Polygon,
+} from '../geometry';
+import { practice, sourced } from '../sources';
+import type { ClampKind } from './clamps';
+
+export type PressInput = {
+  /** The loose area on the face, mm. */
+  loose: Polygon;
+  face: Polygon;
+  clamp: ClampKind;
+  clampsOwned: number;
+  caul: { widthMm: number; heightMm: number };
+  platenMm: number;
+  targetKPa: number;
+};
+
+export type Caul = { from: Point; to: Point; widthMm: number };
+
+export type PressLayout = {
+  /** Clamp places on the face, mm. */
+  clamps: Point[];
+  cauls: Caul[];
+  platen: Polygon;
+  /** What the clamps press on under the 45° rule, one piece per clamp. */
+  footprints: Polygon[];
+  /** Share of the loose area under a footprint, 0…1. */
+  coverage: number;
+  pressedMm2: number;
+  forceNeededN: number;
+  forcePerClampN: number;
+  clampGivesN: number;
+  /** Pressure over the pressed area when every clamp is turned firm. kPa. */
+  pressureKPa: number;
+  /** Force and number of clamps that the rule of three per 300 mm asks for, for comparison. */
+  practiceClamps: number;
+  /** In how many goes it is pressed with the clamps owned. */
+  stages: number;
+  /** Clamp places that the clamp does not reach from the nearest edge. */
+  outOfReach: number;
+  /** Direction of the caul, degrees. */
+  directionDeg: number;
+};
+
+/** A clamp's pressure spreads at about this angle through what lies under it. */
+export const SPREAD_ANGLE_DEG = sourced(45, practice("a clamp's pressure spreads at about 45°"));
+/** Sections of about 300 mm with three clamps. */
+export const SECTION = { lengthMm: sourced(300, practice()), clamps: sourced(3, practice()) };
+/** The platen reaches this far beyond the loose area. mm. */
+const PLATEN_BEYOND_MM = 15;
+const MOST_CLAMPS = 60;
+
+const spread = (thicknessMm: number): number =>
+  thicknessMm * Math.tan((SPREAD_ANGLE_DEG.value * Math.PI) / 180);
+
+function pressDirection(loose: Polygon, face: Polygon): number {
+  const reached = sidesReached(face, loose)
+    .flatMap((i) => {
+      const side = sides(face)[i];
+      return side ? [side] : [];
+    })
+    .map(([a, b]) => {
+      const angle = (Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI;
+      const box = boundingBox(loose.map((p) => rotate(p, -angle)));
+      return { angle, length: box.right - box.left };
+    });
+  const along = reached.sort((a, b) => b.length - a.length)[0];
+  if (along) return along.angle;
+  const spans = [0, 30, 60, 90, 120, 150].map((angle) => {
+    const box = boundingBox(loose.map((p) => rotate(p, -angle)));
+    return { angle, length: box.right - box.left };
+  });
+  return spans.sort((a, b) => b.length - a.length)[0]?.angle ?? 0;
+}
+
+/** The stretch of an outline, in its own turned frame, that lies between two heights. */
+function stretch(turned: Polygon, top: number, bottom: number): [number, number] | undefined {
+  const { left, right } = boundingBox(turned);
+  const band: Polygon = [[left - 1, top], [right + 1, top], [right + 1, bottom], [left - 1, bottom]]; // prettier-ignore
+  const cut = intersectionOf([turned], [band]).flat();
+  if (cut.length === 0) return undefined;
+  const box = boundingBox(cut);
+  return [box.left, box.right];
+}
+
+const evenly = (from: number, to: number, count: number): number[] =>
+  Array.from({ length: count }, (_, i) => from + ((i + 0.5) * (to - from)) / count);
+
+/**
+ * Where clamps go on a loose area, by the 45° rule: rows of cauls along the mouth on a platen, clamps so close that the
+ * cones from their pads, spread through caul and platen, meet on the veneer; more of them where the target pressure asks.
+ *
+ * @throws RangeError for an outline that is none, a platen or caul without thickness, no clamps, a negative pressure
+ */
+export function pressLayout(input: PressInput): PressLayout {
+  const { loose, face, clamp, caul, platenMm, targetKPa, clampsOwned } = input;
+  assertOutline(loose);
+  assertRange('The platen thickness', platenMm, 'mm', 3, 100);
+  assertRange('The caul height', caul.heightMm, 'mm', 10, 150);
+  assertRange('The caul width', caul.widthMm, 'mm', 10, 300);
+  assertRange('The target pressure', targetKPa, 'kPa', 5, 2000);
+  assertRange('The number of clamps owned', clampsOwned, '', 1, 500);
+  const directionDeg = pressDirection(loose, face);
+  const turned = loose.map((p) => rotate(p, -directionDeg));
+  const box = boundingBox(turned);
+  const halfAcross = caul.widthMm / 2 + spread(platenMm);
+  const halfAlong = clamp.padMm.value / 2 + spread(caul.heightMm + platenMm);
+  const rows = Math.max(1, Math.ceil((box.bottom - box.top) / (2 * halfAcross)));
+  const rowHeight = (box.bottom - box.top) / rows;
+  const stretches = Array.from({ length: rows }, (_, r) => {
+    const top = box.top + r * rowHeight;
+    const [left, right] = stretch(turned, top, top + rowHeight) ?? [box.left, box.right];
+    const least = Math.max(1, Math.ceil((right - left) / (2 * halfAlong)));
+    return { y: top + rowHeight / 2, left, right, least };
+  });
+  const place = (counts: number[]) => {
+    const centres = stretches.flatMap((s, r) =>
+      evenly(s.left, s.right, counts[r] ?? 1).map((x): Point => [x, s.y]),
+    );
+    const footprints = centres.map(([x, y]): Polygon =>
+      [
+        [x - halfAlong, y - halfAcross],
+        [x + halfAlong, y - halfAcross],
+        [x + halfAlong, y + halfAcross],
+        [x - halfAlong, y + halfAcross],
+      ].map(([u = 0, v = 0]) => rotate([u, v], directionDeg)),
+    );
+    const pressed = intersectionOf(unionOf(footprints), [face]);
+    return { centres, footprints, pressed, pressedMm2: areaOfAll(pressed) };
+  };
+  let counts = stretches.map((s) => s.least);
+  let placed = place(counts);
+  const total = (): number => counts.reduce((a, b) => a + b, 0);
+  const needed = (): number => (placed.pressedMm2 * targetKPa) / 1000;
+  while (needed() > total() * clamp.forceN.value && total() < MOST_CLAMPS) {
+    // The next clamp goes to the row where each one has most to press.
+    const loads = stretches.map((s, r) => (s.right - s.left) / (counts[r] ?? 1));
+    const row = loads.indexOf(Math.max(...loads));
+    counts = counts.map((c, r) => (r === row ? c + 1 : c));
+    placed = place(counts);
+  }
+  const clamps = placed.centres.map((p) => rotate(p, directionDeg));
+  const n = clamps.length;
+  const covered = areaOfAll(intersectionOf(placed.pressed, [loose]));
+  const reach = (p: Point): number =>
+    Math.min(...sides(face).map(([a, b]) => distance(p, nearestOnSegment(p, a, b))));
+  const platenBox = [
+    [box.left - PLATEN_BEYOND_MM, box.top - PLATEN_BEYOND_MM],
+    [box.right + PLATEN_BEYOND_MM, box.top - PLATEN_BEYOND_MM],
+    [box.right + PLATEN_BEYOND_MM, box.bottom + PLATEN_BEYOND_MM],
+    [box.left - PLATEN_BEYOND_MM, box.bottom + PLATEN_BEYOND_MM],
+  ].map(([x = 0, y = 0]) => rotate([x, y], directionDeg));
+  return {
+    clamps,
+    cauls: stretches.map((s) => ({
+      from: rotate([s.left - PLATEN_BEYOND_MM, s.y], directionDeg),
+      to: rotate([s.right + PLATEN_BEYOND_MM, s.y], directionDeg),
+      widthMm: caul.widthMm,
+    })),
+    platen: platenBox,
+    footprints: placed.footprints,
+    coverage: Math.min(1, covered / areaOf(loose)),
+    pressedMm2: placed.pressedMm2,
+    forceNeededN: needed(),
+    forcePerClampN: needed() / n,
+    clampGivesN: clamp.forceN.value,
+    pressureKPa: (n * clamp.forceN.value * 1000) / placed.pressedMm2,
+    practiceClamps: Math.max(
+      1,
+      Math.ceil(((box.right - box.left) / SECTION.lengthMm.value) * SECTION.clamps.value),
+    ),
+    stages: Math.ceil(n / clampsOwned),
+    outOfReach: clamps.filter((p) => reach(p) > clamp.reachMm.value).length,
+    directionDeg,
+  };
+}
+
+/** The first owned clamp kind that reaches the middle of the loose area; the farthest reaching one if none does. */
+export function suggestClamp(
+  loose: Polygon,
+  face: Polygon,
+  owned: readonly ClampKind[],
+): ClampKind | undefined {
+  const middle = centroidOf(loose);
+  const depth = Math.min(...sides(face).map(([a, b]) => distance(middle, nearestOnSegment(middle, a, b))));
+  const byForce = [...owned].sort((a, b) => b.forceN.value - a.forceN.value);
+  return (
+    byForce.find((c) => c.reachMm.value >= depth + c.padMm.value / 2) ??
+    [...owned].sort((a, b) => b.reachMm.value - a.reachMm.value)[0]
+  );
+}
+
+/** Minutes to spread glue and set clamps. */
+export const LAYING = {
+  spreadMinPer100Cm2: sourced(1, practice('brushing or flooding 100 cm² takes about a minute')),
+  minPerClamp: sourced(0.5, practice('a clamp is set in about half a minute')),
+};
+
+/** How long it takes from first glue to last clamp. */
+export const layingMinutes = (areaMm2: number, clamps: number): number =>
+  (areaMm2 / 10_000) * LAYING.spreadMinPer100Cm2.value + clamps * LAYING.minPerClamp.value;

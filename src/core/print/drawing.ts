@@ -1,0 +1,38 @@
+import type { Point, Polygon } from '../geometry';
+
+/** Marks on paper, in mm from the top left corner. Ink is black unless a grey is given (0 black … 1 white). */
+export type Mark =
+  | { kind: 'polygon'; points: Polygon; widthMm: number; dashed?: boolean; grey?: number; filled?: boolean }
+  | { kind: 'line'; from: Point; to: Point; widthMm: number; dashed?: boolean; grey?: number }
+  | { kind: 'text'; at: Point; text: string; sizeMm: number; bold?: boolean; grey?: number }
+  | { kind: 'picture'; at: Point; widthMm: number; heightMm: number; jpeg: Uint8Array };
+
+export type Page = { widthMm: number; heightMm: number; marks: Mark[] };
+
+export type Paper = 'a4' | 'letter';
+export const PAPERS: Record<Paper, { widthMm: number; heightMm: number }> = {
+  a4: { widthMm: 210, heightMm: 297 },
+  letter: { widthMm: 215.9, heightMm: 279.4 },
+};
+
+/** A bar of exactly 100 mm with end ticks, so that a print can be checked with a rule before anything is cut. */
+export function checkBar([x, y]: Point): Mark[] {
+  const tick = (at: number, half: number): Mark => ({
+    kind: 'line',
+    from: [x + at, y - half],
+    to: [x + at, y + half],
+    widthMm: 0.2,
+  });
+  return [
+    { kind: 'line', from: [x, y], to: [x + 100, y], widthMm: 0.3 },
+    tick(0, 2.5),
+    tick(50, 1.5),
+    tick(100, 2.5),
+    {
+      kind: 'text',
+      at: [x, y + 6.5],
+      text: 'Measure this bar: it must be 100 mm. If not, print again at 100 %, without fitting to the page.',
+      sizeMm: 2.8,
+    },
+  ];
+}

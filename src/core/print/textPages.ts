@@ -1,0 +1,122 @@
+import type { Mark, Page, Paper } from './drawing';
+import { PAPERS } from './drawing';
+
+/** A running text for print: headings, paragraphs, rows of two columns, and pictures side by side. */
+export type Block =
+  | { kind: 'heading'; text: string; level: 1 | 2 }
+  | { kind: 'paragraph'; text: string; quiet?: boolean }
+  | { kind: 'row'; left: string; right: string }
+  | { kind: 'pictures'; items: { caption: string; jpeg: Uint8Array; aspect: number }[] };
+
+const MARGIN_MM = 18;
+/** Mean width of a character of the text face, as a share of its size; used to break lines safely early. */
+const MEAN_WIDTH = 0.52;
+
+/** Breaks a text into lines of at most so many characters, at spaces; a word that is too long is cut. */
+export function breakLines(text: string, most: number): string[] {
+  const lines: string[] = [];
+  for (const paragraph of text.split('\n')) {
+    let line = '';
+    for (const word of paragraph.split(/\s+/)) {
+      for (let rest = word; rest !== '';) {
+        const piece = rest.slice(0, most);
+        rest = rest.slice(most);
+        if (line === '') line = piece;
+        else if (line.length + 1 + piece.length <= most) line += ` ${piece}`;
+        else {
+          lines.push(line);
+          line = piece;
+        }
+      }
+    }
+    lines.push(line);
+  }
+  return lines;
+}
+
+/** Sets blocks on as many pages as they take. */
+export function setPages(blocks: readonly Block[], paper: Paper, footer: string): Page[] {
+  const { widthMm, heightMm } = PAPERS[paper];
+  const room = widthMm - 2 * MARGIN_MM;
+  const pages: Page[] = [];
+  let marks: Mark[] = [];
+  let y = MARGIN_MM;
+  const turnPage = (): void => {
+    pages.push({ widthMm, heightMm, marks });
+    marks = [];
+    y = MARGIN_MM;
+  };
+  const need = (mm: number): void => {
+    if (y + mm > heightMm - MARGIN_MM - 6) turnPage();
+  };
+  const lines = (
+    text: string,
+    sizeMm: number,
+    x: number,
+    width: number,
+    style: { bold?: boolean; grey?: number },
+  ): void => {
+    for (const line of breakLines(text, Math.floor(width / (sizeMm * MEAN_WIDTH)))) {
+      need(sizeMm * 1.5);
+      y += sizeMm * 1.4;
+      marks.push({ kind: 'text', at: [x, y], text: line, sizeMm, ...style });
+    }
+  };
+  for (const block of blocks) {
+    switch (block.kind) {
+      case 'heading': {
+        const size = block.level === 1 ? 7 : 4.6;
+        need(size * 4);
+        y += block.level === 1 ? 2 : 5;
+        lines(block.text, size, MARGIN_MM, room, { bold: true });
+        y += 1;
+        break;
+      }
+      case 'paragraph':
+        lines(block.text, 3.5, MARGIN_MM, room, block.quiet ? { grey: 0.35 } : {});
+        y += 1;
+        break;
+      case 'row': {
+        need(8);
+        const start = y;
+        lines(block.left, 3.5, MARGIN_MM, room * 0.34, { bold: true });
+        const leftEnd = y;
+        if (leftEnd >= start) y = start;
+        lines(block.right, 3.5, MARGIN_MM + room * 0.36, room * 0.64, {});
+        y = Math.max(y, leftEnd >= start ? leftEnd : y) + 1;
+        break;
+      }
+      case 'pictures': {
+        const width = (room - 6) / 2;
+        for (let i = 0; i < block.items.length; i += 2) {
+          const pair = block.items.slice(i, i + 2);
+          const height = Math.max(...pair.map((p) => Math.min(90, width / p.aspect)));
+          need(height + 10);
+          pair.forEach((p, k) => {
+            const h = Math.min(90, width / p.aspect);
+            const at = [MARGIN_MM + k * (width + 6), y + 3] as const;
+            marks.push({ kind: 'picture', at, widthMm: h * p.aspect, heightMm: h, jpeg: p.jpeg });
+            marks.push({ kind: 'text', at: [at[0], y + height + 7], text: p.caption, sizeMm: 3 });
+          });
+          y += height + 10;
+        }
+        break;
+      }
+    }
+  }
+  turnPage();
+  return pages.map((page, i) => ({
+    ...page,
+    marks: [
+      ...page.marks,
+      { kind: 'text', at: [MARGIN_MM, heightMm - 10], text: footer, sizeMm: 2.8, grey: 0.35 },
+      {
+        kind: 'text',
+        at: [widthMm - MARGIN_MM - 18, heightMm - 10],
+        text: `${i + 1} of ${pages.length}`,
+        sizeMm: 2.8,
+        grey: 0.35,
+      },
+    ],
+  }));
+}

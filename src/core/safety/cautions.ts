@@ -1,0 +1,53 @@
+import type { MethodId } from '../method';
+
+export type CautionId =
+  | 'always'
+  | 'cyanoacrylate'
+  | 'epoxy'
+  | 'heat'
+  | 'knife'
+  | 'stripper'
+  | 'dust'
+  | 'leadPaint'
+  | 'solvent'
+  | 'oilyRags'
+  | 'polyester';
+
+/** Cautions in plain words, shown with a method and before its first step. */
+export const CAUTIONS: Record<CautionId, string> = {
+  always: "Follow the product's label and data sheet, local codes and licensed practice.",
+  cyanoacrylate:
+    'Cyanoacrylate bonds skin and eyes in seconds and its fumes sting: gloves, goggles, fresh air.',
+  epoxy: 'Epoxy sensitises skin and grows hot in thick pours: gloves, thin layers, fresh air.',
+  heat: 'An iron, heat gun or burn-in knife burns skin and can light finish and solvent: no open solvent nearby.',
+  knife: 'A knife or chisel under hand pressure slips: both hands behind the edge, work held down.',
+  stripper:
+    'Strippers harm skin, eyes and lungs, and methylene chloride can kill in a closed room and is banned for consumers in places: outdoors or with strong draught, gloves, goggles.',
+  dust: 'Wood dust is carcinogenic, and teak, walnut and rosewood sensitise: extraction and a mask.',
+  leadPaint: 'Old paint may hold lead: test first; no dry sanding and no heat gun on it.',
+  solvent: 'Solvent vapour harms and ignites: fresh air, no flame, no spark.',
+  oilyRags:
+    'Oily rags heat themselves and catch fire: dry them flat outdoors or keep them under water in a metal can.',
+  polyester: 'Polyester filler gives off styrene, and its hardener burns eyes: goggles, gloves, fresh air.',
+};
+
+const BY_METHOD: Partial<Record<MethodId, CautionId[]>> = {
+  floodAndPress: ['knife'],
+  injectAndPress: ['knife'],
+  reactivate: ['heat'],
+  liftAndRelay: ['heat', 'knife'],
+  tack: ['cyanoacrylate'],
+  veneerPatch: ['knife', 'dust'],
+  harvestedPatch: ['knife', 'heat', 'dust'],
+  edgeStrip: ['knife', 'dust'],
+  sawnStrip: ['knife', 'dust'],
+  reveneer: ['knife', 'dust', 'solvent'],
+  bareFiller: ['dust'],
+  polyesterFiller: ['polyester', 'dust'],
+  epoxyPutty: ['epoxy', 'dust'],
+  burnIn: ['heat'],
+  hardWax: ['heat'],
+};
+
+/** Cautions of a method; the one about labels and codes always last. */
+export const cautionsFor = (method: MethodId): CautionId[] => [...(BY_METHOD[method] ?? []), 'always'];

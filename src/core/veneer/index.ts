@@ -1,0 +1,3 @@
+export * from './thickness';
+export * from './match';
+export * from './patch';

@@ -1,0 +1,104 @@
+import { deltaE00, type Tones } from '../colour';
+import { derived, memory, practice, sourced, type Source } from '../sources';
+import { thicknessPlan, type ThicknessPlan } from './thickness';
+
+export type Candidate = {
+  id: string;
+  name: string;
+  species: string;
+  thicknessMm: number;
+  /** Usable size along and across its grain, mm. */
+  alongMm: number;
+  acrossMm: number;
+  tones: Tones;
+};
+
+export type Wanted = {
+  tones: Tones;
+  species?: string;
+  thicknessMm: number;
+  /** Size of the patch along and across its grain, mm, overhang included. */
+  alongMm: number;
+  acrossMm: number;
+};
+
+export type Match = {
+  id: string;
+  name: string;
+  /** Lower is nearer: colour difference plus what speaks against. */
+  cost: number;
+  deltaE00: number;
+  /** How much darker (+) or lighter (-) than the old wood's lightest ground, in L*. */
+  darker: number;
+  /** Difference in strength of the figure: dark lines against ground, in L*. */
+  figureGap: number;
+  thickness: ThicknessPlan;
+  notes: string[];
+};
+
+export type MatchResult = { ranked: Match[]; excluded: { id: string; name: string; because: string }[] };
+
+const DARK_WEIGHT = sourced(1, practice('lighter is better than darker; colour is added, not removed'));
+const FIGURE_WEIGHT = sourced(
+  0.35,
+  practice('figure goes before colour: colour can be brought nearer, figure cannot'),
+);
+const SHIM_COST = 0.6;
+const LOW_COST = 4;
+
+const contrast = (t: Tones): number => t.ground[0] - t.line[0];
+
+/** Where the numbers of a match come from, for the screen. */
+export const MATCH_SOURCE: Source = derived(
+  'CIEDE2000 between the whole tones in the two photos, plus a charge for every L* darker than the old ground, for a weaker or stronger figure and for shims',
+);
+export const SPECIES_NOTE: Source = memory(
+  'the same species ages and takes colour alike; it breaks a near tie',
+);
+
+function matchOne(wanted: Wanted, candidate: Candidate): Match {
+  const difference = deltaE00(candidate.tones.mean, wanted.tones.mean);
+  const darker = wanted.tones.ground[0] - candidate.tones.ground[0];
+  const figureGap = Math.abs(contrast(candidate.tones) - contrast(wanted.tones));
+  const thickness = thicknessPlan(wanted.thicknessMm, candidate.thicknessMm);
+  const notes: string[] = [];
+  if (darker > 1)
+    notes.push(`Darker than the old ground by ${darker.toFixed(0)} L*; that cannot be taken away.`);
+  if (figureGap > 6) notes.push('Its figure is clearly weaker or stronger than the old one.');
+  if (candidate.species === wanted.species) notes.push('The same wood.');
+  const cost =
+    difference +
+    Math.max(0, darker) * DARK_WEIGHT.value +
+    figureGap * FIGURE_WEIGHT.value +
+    thickness.sheets * SHIM_COST +
+    (thickness.proudMm < -0.1 ? LOW_COST : 0) -
+    (candidate.species === wanted.species ? 1 : 0);
+  return {
+    id: candidate.id,
+    name: candidate.name,
+    cost,
+    deltaE00: difference,
+    darker,
+    figureGap,
+    thickness,
+    notes,
+  };
+}
+
+/**
+ * Ranks a stock of veneers for one patch. Size decides first; then colour with lighter before darker, figure and thickness.
+ */
+export function matchVeneers(wanted: Wanted, stock: readonly Candidate[]): MatchResult {
+  const excluded: MatchResult['excluded'] = [];
+  const ranked: Match[] = [];
+  for (const candidate of stock) {
+    if (candidate.alongMm < wanted.alongMm || candidate.acrossMm < wanted.acrossMm) {
+      const because = `Too small: the patch takes ${Math.ceil(wanted.alongMm)} × ${Math.ceil(wanted.acrossMm)} mm along and across the grain.`;
+      excluded.push({ id: candidate.id, name: candidate.name, because });
+    } else {
+      ranked.push(matchOne(wanted, candidate));
+    }
+  }
+  ranked.sort((a, b) => a.cost - b.cost || a.id.localeCompare(b.id));
+  return { ranked, excluded };
+}

@@ -1,0 +1,45 @@
+import { assertRange } from '../check';
+import { memory, practice, sourced, type Sourced } from '../sources';
+
+/** A sheet of paper glued on both sides: about 0.1 mm of paper and two films of glue. */
+export const SHIM_SHEET_MM: Sourced = sourced(
+  0.2,
+  memory(
+    '0.1 mm of paper and 0.05 mm of glue on each side; so two sheets close about 1/64 in, as common practice has it',
+  ),
+);
+/** A patch may stand this much proud; that is levelled away. mm. */
+const WANTED_PROUD_MM = 0.05;
+/** More than three sheets make a soft bed. */
+export const MOST_SHIMS: Sourced = sourced(3, practice('one or two sheets; three at most'));
+
+export type ThicknessPlan = {
+  sheets: number;
+  /** How far the patch stands above the old veneer, mm; negative when it lies below. */
+  proudMm: number;
+  advice: string;
+};
+
+/**
+ * How to bring a new veneer to the height of the old.
+ *
+ * @param oldMm, newMm thicknesses, 0.2…6 mm
+ */
+export function thicknessPlan(oldMm: number, newMm: number): ThicknessPlan {
+  assertRange('The thickness of the old veneer', oldMm, 'mm', 0.2, 6);
+  assertRange('The thickness of the new veneer', newMm, 'mm', 0.2, 6);
+  const missing = oldMm - newMm;
+  const wanted = Math.max(0, Math.ceil((missing + WANTED_PROUD_MM) / SHIM_SHEET_MM.value - 0.5));
+  const sheets = missing <= 0 ? 0 : Math.min(MOST_SHIMS.value, wanted);
+  const proudMm = sheets * SHIM_SHEET_MM.value - missing;
+  const words = sheets === 1 ? 'one sheet of paper' : `${sheets} sheets of paper`;
+  const advice =
+    proudMm < -0.1
+      ? `Even ${words} leave the patch ${(-proudMm).toFixed(1)} mm low. Glue two veneers on each other first, or take a thicker one.`
+      : sheets > 0
+        ? `Shim with ${words}, glued on both sides.`
+        : proudMm > 0.05
+          ? `Level the patch by ${proudMm.toFixed(2)} mm after the glue is hard.`
+          : 'The two are of one height.';
+  return { sheets, proudMm, advice };
+}
