@@ -1,0 +1,52 @@
+import { localFrom, minutesFrom } from './calendar';
+import type { ScheduleInput, ScheduleTask } from './schedule';
+import type { BenchTask } from './tasks';
+
+/** What the log says of a step: when it was done and how long it took. */
+export type DoneStep = { taskId: string; doneAt: string; actualMin: number };
+
+export type BenchShop = {
+  resources: Record<string, number>;
+  workingHours: { from: string; to: string };
+};
+
+/**
+ * The input of `bench.schedule` for what is still to do. Steps that are done stand as facts at their real times, so glue that
+ * is setting goes on setting; waiting that follows them runs on from their real end.
+ *
+ * @param now local time without zone
+ */
+export function benchInput(
+  tasks: readonly BenchTask[],
+  done: readonly DoneStep[],
+  shop: BenchShop,
+  now: string,
+): ScheduleInput {
+  const doneById = new Map(done.map((d) => [d.taskId, d]));
+  const ends = new Map<string, number>();
+  const known = new Set(tasks.map((t) => t.id));
+  const scheduled = tasks.map((t): ScheduleTask => {
+    const entry = doneById.get(t.id);
+    const after = t.after.filter((id) => known.has(id));
+    const plain = {
+      id: t.id,
+      attendedMin: t.attendedMin,
+      unattendedMin: t.unattendedMin,
+      after,
+      needs: t.needs,
+      attendedNeeds: t.attendedNeeds,
+    };
+    if (entry) {
+      const start = minutesFrom(entry.doneAt) - entry.actualMin;
+      ends.set(t.id, start + entry.actualMin + t.unattendedMin);
+      // Hands that worked in the past are not planned again.
+      return { ...plain, attendedMin: entry.actualMin, attendedNeeds: {}, startedAt: localFrom(start) };
+    }
+    const begun = t.attendedMin === 0 && after.length > 0 && after.every((id) => ends.has(id));
+    if (!begun) return plain;
+    const start = Math.max(...after.map((id) => ends.get(id) ?? 0));
+    ends.set(t.id, start + t.unattendedMin);
+    return { ...plain, startedAt: localFrom(start) };
+  });
+  return { tasks: scheduled, resources: shop.resources, start: now, workingHours: shop.workingHours };
+}

@@ -1,0 +1,56 @@
+import type { ObjectSchema } from 'joi';
+import { schedule, scheduleSchema } from './bench';
+import { assertValid, type JobContext } from './check';
+import { colourDifference, differenceSchema } from './colour';
+import { rectify, rectifySchema } from './geometry';
+import { rankMethods, rankSchema, type RepairCase } from './method';
+import { lengthSchema, readLength } from './length';
+import { equilibriumMoisture, moistureSchema } from './wood';
+
+type Computation = { input: ObjectSchema; run: (input: unknown, job: JobContext) => unknown };
+
+/** Ties a schema to the function it guards: what the schema takes is what the function is typed for. */
+const computation = <T>(
+  input: ObjectSchema,
+  run: (value: T, job: JobContext) => unknown,
+  name: string,
+): Computation => ({
+  input,
+  run: (value, job) => run(assertValid<T>(input, value, name), job),
+});
+
+/**
+ * Every heavy or stand-alone computation by name. The worker, `POST /api/compute/:name` and `npm run --silent core -- NAME`
+ * are three thin doors to it. Names and shapes are an interface: add, do not change.
+ */
+export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
+  [
+    'wood.moisture',
+    computation<{ temperatureC: number; relativeHumidity: number }>(
+      moistureSchema,
+      ({ temperatureC, relativeHumidity }) => ({
+        moistureContent: equilibriumMoisture(temperatureC, relativeHumidity),
+      }),
+      'wood.moisture',
+    ),
+  ],
+  ['colour.difference', computation(differenceSchema, colourDifference, 'colour.difference')],
+  ['geometry.rectify', computation(rectifySchema, rectify, 'geometry.rectify')],
+  ['units.length', computation(lengthSchema, readLength, 'units.length')],
+  ['method.rank', computation<RepairCase>(rankSchema, (value) => rankMethods(value), 'method.rank')],
+  ['bench.schedule', computation(scheduleSchema, schedule, 'bench.schedule')],
+]);
+
+/**
+ * Runs a computation by name.
+ *
+ * @throws RangeError for a name that does not exist, input that does not pass the schema, and impossible quantities
+ */
+export async function compute(name: string, input: unknown, job: JobContext = {}): Promise<unknown> {
+  const found = COMPUTATIONS.get(name);
+  if (!found)
+    throw new RangeError(
+      `There is no computation “${name}”. There are: ${[...COMPUTATIONS.keys()].join(', ')}.`,
+    );
+  return found.run(input, job);
+}

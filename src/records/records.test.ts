@@ -1,0 +1,215 @@
+import type { AsyncStorage } from '@react-native-async-storage/async-storage';
+import fc from 'fast-check';
+import { DEFAULT_SHOP, newDamage, newFace, newPiece } from './defaults';
+import { ConflictError, StoreError } from './errors';
+import { createStore } from './store';
+import { assertFileSize, exportText, importText } from './transfer';
+import type { AnyStored } from './types';
+
+const NOW = '2026-03-02T08:00:00';
+
+/** A store in memory that can be made to refuse writes, as a full browser does. */
+function fake(): AsyncStorage & { data: Map<string, string>; full: boolean } {
+  const data = new Map<string, string>();
+  const self = {
+    data,
+    full: false,
+    getItem: async (k: string) => data.get(k) ?? null,
+    setItem: async (k: string, v: string) => self.setMany({ [k]: v }),
+    removeItem: async (k: string) => void data.delete(k),
+    getMany: async (ks: string[]) => Object.fromEntries(ks.map((k) => [k, data.get(k) ?? null])),
+    setMany: async (e: Record<string, string>) => {
+      if (self.full) throw new Error('');
+      for (const [k, v] of Object.entries(e)) data.set(k, v);
+    },
+    removeMany: async (ks: string[]) => ks.forEach((k) => data.delete(k)),
+    getAllKeys: async () => [...data.keys()],
+    clear: async () => data.clear(),
+  };
+  return self;
+}
+
+const setUp = () => {
+  const storage = fake();
+  return { storage, store: createStore(storage, { now: () => NOW }) };
+};
+const PIECE = newPiece('Lectern', NOW);
+
+describe('store', () => {
+  test('what is written comes back, and a change counts up', async () => {
+    const { store } = setUp();
+    await store.create('piece', 'p1', PIECE);
+    const changed = await store.update('piece', 'p1', PIECE, { name: 'Lectern, slope' });
+    expect(changed.revision).toBe(2);
+    expect((await store.list('piece')).records.map((r) => r.body.name)).toEqual(['Lectern, slope']);
+  });
+
+  test('what does not pass its schema is not written', async () => {
+    const { store } = setUp();
+    await store.create('piece', 'p1', PIECE);
+    await expect(store.update('piece', 'p1', PIECE, { name: '' })).rejects.toThrow('cannot be saved: "name"');
+    await expect(store.create('face', 'f', { ...newFace('p1', 'Top'), veneerMm: 40 })).rejects.toThrow(
+      'veneerMm',
+    );
+    expect((await store.get('piece', 'p1'))?.body.name).toBe('Lectern');
+  });
+
+  test('two windows: different fields both stay, the same field is a conflict that can be forced', async () => {
+    const { store } = setUp();
+    await store.create('piece', 'p1', PIECE);
+    await store.update('piece', 'p1', PIECE, { note: 'from window A' });
+    const merged = await store.update('piece', 'p1', PIECE, { client: 'Reading room' });
+    expect(merged.body).toMatchObject({ note: 'from window A', client: 'Reading room' });
+    const clash = store.update('piece', 'p1', PIECE, { note: 'from window B' });
+    await expect(clash).rejects.toBeInstanceOf(ConflictError);
+    expect((await store.get('piece', 'p1'))?.body.note).toBe('from window A');
+    await store.update('piece', 'p1', PIECE, { note: 'from window B' }, true);
+    expect((await store.get('piece', 'p1'))?.body.note).toBe('from window B');
+  });
+
+  test('a full store says so, and nothing that was there is lost', async () => {
+    const { store, storage } = setUp();
+    await store.create('piece', 'p1', PIECE);
+    storage.full = true;
+    await expect(store.create('piece', 'p2', PIECE)).rejects.toThrow('no room left');
+    await expect(store.update('piece', 'p1', PIECE, { name: 'x' })).rejects.toBeInstanceOf(StoreError);
+    expect((await store.list('piece')).records.map((r) => r.body.name)).toEqual(['Lectern']);
+  });
+
+  test('a corrupt record is set aside, kept, and stops nothing', async () => {
+    const { store, storage } = setUp();
+    await store.create('piece', 'p1', PIECE);
+    storage.data.set('piece/bad1', '{"kind":"piece","id":"bad1",');
+    storage.data.set(
+      'piece/bad2',
+      JSON.stringify({ kind: 'piece', id: 'bad2', version: 1, revision: 1, savedAt: NOW, body: { name: 7 } }),
+    );
+    const { records, unreadable } = await store.list('piece');
+    expect([records.length, unreadable]).toEqual([1, 2]);
+    expect((await store.listAside()).map((a) => [a.key, a.text.slice(0, 10)])).toEqual([
+      ['piece/bad1', '{"kind":"p'],
+      ['piece/bad2', '{"kind":"p'],
+    ]);
+    expect((await store.list('piece')).unreadable).toBe(0);
+  });
+
+  test('a record of a newer app stays where it is', async () => {
+    const { store, storage } = setUp();
+    const text = JSON.stringify({
+      kind: 'piece',
+      id: 'n',
+      version: 99,
+      revision: 1,
+      savedAt: NOW,
+      body: { future: true },
+    });
+    storage.data.set('piece/n', text);
+    expect(await store.list('piece')).toEqual({ records: [], unreadable: 1 });
+    expect(storage.data.get('piece/n')).toBe(text);
+  });
+
+  test('what is removed can be put back', async () => {
+    const { store } = setUp();
+    await store.create('piece', 'p1', PIECE);
+    const removed = await store.remove([{ kind: 'piece', id: 'p1' }]);
+    expect((await store.list('piece')).records).toEqual([]);
+    await store.putAll(removed);
+    expect((await store.get('piece', 'p1'))?.body).toEqual(PIECE);
+  });
+
+  test('a change to a record deleted elsewhere is told, not dropped', async () => {
+    const { store } = setUp();
+    await expect(store.update('piece', 'gone', PIECE, { name: 'x' })).rejects.toThrow(
+      'deleted in another window',
+    );
+  });
+});
+
+const stored = (over: Partial<AnyStored> & Pick<AnyStored, 'kind' | 'id' | 'body'>): unknown => ({
+  version: 1,
+  revision: 1,
+  savedAt: NOW,
+  ...over,
+});
+const sample = (): AnyStored[] =>
+  [
+    stored({ kind: 'piece', id: 'p1', body: PIECE }),
+    stored({ kind: 'face', id: 'f1', body: { ...newFace('p1', 'Slope'), pictureId: 'x1' } }),
+    stored({ kind: 'damage', id: 'd1', body: { ...newDamage('p1', 'f1', 1, 'liftedEdge'), outline: [[0.1, 0.1], [0.2, 0.1], [0.2, 0.2]] } }), // prettier-ignore
+    stored({ kind: 'picture', id: 'x1', body: { name: 'a', widthPx: 10, heightPx: 10, jpeg: '/9jAAAA' } }),
+    stored({ kind: 'shop', id: 'shop', body: DEFAULT_SHOP }),
+  ] as AnyStored[];
+
+describe('export and import', () => {
+  test('everything comes back the same', () => {
+    const back = importText(exportText(sample(), NOW), 'x.lantern.json');
+    expect(back).toEqual({ records: sample(), pieces: 1, pictures: 1 });
+  });
+
+  test('notes of any text survive', () => {
+    fc.assert(
+      fc.property(fc.fullUnicodeString({ maxLength: 300 }), (note) => {
+        const records = [stored({ kind: 'piece', id: 'p1', body: { ...PIECE, note } })] as AnyStored[];
+        expect(importText(exportText(records, NOW), 'x').records).toEqual(records);
+      }),
+    );
+  });
+
+  const text = exportText(sample(), NOW);
+  const withRecord = (record: unknown): string =>
+    text.replace('"records":[', `"records":[${JSON.stringify(record)},`);
+
+  test.each([
+    ['not JSON', 'hello', 'not JSON'],
+    ['cut in half', text.slice(0, text.length / 2), 'cut off'],
+    ['another file', '{"a":1}', 'not an export'],
+    ['a list', '[1]', 'not an export'],
+    ['newer', text.replace('"formatVersion":1', '"formatVersion":2'), 'newer version'],
+    ['newer record', text.replace('"version":1', '"version":5'), 'newer version'],
+    [
+      'one bad record',
+      withRecord(stored({ kind: 'piece', id: 'p9', body: { ...PIECE, school: 'x' } as never })),
+      'bad record, number 1 of 6',
+    ],
+    [
+      '__proto__ in a body',
+      text.replace('"client":""', '"client":"","__proto__":{"polluted":true}'),
+      'not safe to read',
+    ],
+    [
+      '__proto__ as a record',
+      text.replace('"records":[', '"records":[{"__proto__":{"kind":"piece"}},'),
+      'not safe to read',
+    ],
+    ['a path as an id', text.replace('"id":"p1"', '"id":"../../p1"'), 'bad record'],
+    ['twice', withRecord(sample()[0]), 'twice'],
+    [
+      'a missing picture',
+      exportText(
+        sample().filter((r) => r.kind !== 'picture'),
+        NOW,
+      ),
+      'points at picture/x1',
+    ],
+    ['markup for a picture', text.replace('/9jAAAA', '<svg onload=alert(1)>'), 'bad record'],
+  ])('%s is refused and nothing changes', (_, bad, message) => {
+    expect(() => importText(bad, 'x.lantern.json')).toThrow(message);
+    expect(() => importText(bad, 'x.lantern.json')).toThrow('Nothing was changed.');
+    expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
+  });
+
+  test('200 MB and 0 bytes are refused by size alone', () => {
+    expect(() => assertFileSize(200 * 1024 * 1024, 'big.json')).toThrow(
+      '“big.json” has 200 MB; up to 150 MB can be read',
+    );
+    expect(() => assertFileSize(0, 'empty.json')).toThrow('is empty');
+  });
+
+  test('a file cut anywhere is refused', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: text.length - 1 }), (n) => {
+        expect(() => importText(text.slice(0, n), 'x')).toThrow('Nothing was changed.');
+      }),
+    );
+  });
+});

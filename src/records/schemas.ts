@@ -1,0 +1,188 @@
+import Joi from 'joi';
+import { ADHESIVES } from '@/core/adhesive';
+import { DAMAGE_KINDS } from '@/core/damage';
+import { REFERENCE_OBJECTS } from '@/core/geometry';
+import { BUILDS, FINISH_GOALS, FINISHES_NOW, METHODS, SCHOOLS } from '@/core/method';
+import { CLAMPS } from '@/core/press';
+import { PAPERS } from '@/core/print';
+import { PATCH_SHAPES } from '@/core/veneer';
+import type { Bodies, Kind } from './types';
+
+/** Version of every shape that this app writes. */
+export const SHAPE_VERSION = 1;
+
+const keys = (table: object): Joi.StringSchema => Joi.string().valid(...Object.keys(table));
+const ids = (list: readonly { id: string }[]): Joi.StringSchema =>
+  Joi.string().valid(...list.map((x) => x.id));
+export const idSchema = Joi.string().pattern(/^[A-Za-z0-9_-]{1,64}$/);
+const text = (most: number): Joi.StringSchema => Joi.string().allow('').max(most);
+const localTime = Joi.string().pattern(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}$/);
+// Handles may be dragged a little outside the picture.
+const place = Joi.array()
+  .ordered(Joi.number().min(-2).max(3).required(), Joi.number().min(-2).max(3).required())
+  .length(2);
+const places = (least: number, most: number): Joi.ArraySchema =>
+  Joi.array().items(place).min(least).max(most);
+const millimetres = (least: number, most: number): Joi.NumberSchema => Joi.number().min(least).max(most);
+
+const scale = Joi.alternatives(
+  Joi.object({
+    kind: Joi.string().valid('rectangle').required(),
+    object: Joi.string()
+      .valid('face', ...Object.keys(REFERENCE_OBJECTS))
+      .required(),
+    corners: places(4, 4).required(),
+    widthMm: millimetres(5, 5000).required(),
+    heightMm: millimetres(5, 5000).required(),
+  }),
+  Joi.object({
+    kind: Joi.string().valid('length').required(),
+    ends: places(2, 2).required(),
+    lengthMm: millimetres(5, 5000).required(),
+  }),
+);
+
+export const MOST_JPEG_CHARS = 4_000_000;
+
+export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
+  piece: Joi.object({
+    name: Joi.string().min(1).max(120).required(),
+    client: text(120).required(),
+    school: keys(SCHOOLS).required(),
+    goal: keys(FINISH_GOALS).required(),
+    note: text(4000).required(),
+    createdAt: localTime.required(),
+  }),
+  face: Joi.object({
+    pieceId: idSchema.required(),
+    name: Joi.string().min(1).max(120).required(),
+    pictureId: idSchema,
+    build: keys(BUILDS).required(),
+    species: text(60).required(),
+    veneerMm: Joi.alternatives(Joi.number().valid(0), millimetres(0.2, 6)).required(),
+    show: Joi.boolean().required(),
+    finishNow: keys(FINISHES_NOW).required(),
+    scale,
+    faceCorners: places(4, 4).required(),
+    grain: places(2, 2),
+  }),
+  damage: Joi.object({
+    pieceId: idSchema.required(),
+    faceId: idSchema,
+    number: Joi.number().integer().min(1).max(9999).required(),
+    kind: keys(DAMAGE_KINDS).required(),
+    outline: places(0, 500).required(),
+    roughAreaMm2: Joi.number().min(0).max(1e7),
+    answers: Joi.object({
+      openingMm: millimetres(0, 200),
+      woodAllPresent: Joi.boolean(),
+      oldGlue: Joi.string().valid('hide', 'other'),
+      glueLine: Joi.string().valid('clean', 'powdery', 'waxy'),
+      brittle: Joi.boolean(),
+      coreSound: Joi.boolean(),
+      donor: Joi.boolean(),
+      edgeBanding: Joi.boolean(),
+    }).required(),
+    method: ids(METHODS),
+    methodReason: text(2000).required(),
+    glue: Joi.object({
+      adhesive: ids(ADHESIVES),
+      clamp: ids(CLAMPS),
+      targetKPa: Joi.number().min(5).max(2000),
+      caulWidthMm: millimetres(10, 300),
+      caulHeightMm: millimetres(10, 150),
+      platenMm: millimetres(3, 100),
+    }).required(),
+    patch: Joi.object({
+      veneerId: idSchema,
+      shape: keys(PATCH_SHAPES),
+      marginMm: millimetres(0, 20),
+      overhangMm: millimetres(0, 30),
+      slantDeg: Joi.number().min(15).max(75),
+    }).required(),
+  }),
+  veneer: Joi.object({
+    name: Joi.string().min(1).max(120).required(),
+    species: text(60).required(),
+    thicknessMm: millimetres(0.2, 6).required(),
+    alongMm: millimetres(5, 5000).required(),
+    acrossMm: millimetres(5, 5000).required(),
+    pictureId: idSchema,
+    note: text(2000).required(),
+  }),
+  log: Joi.object({
+    pieceId: idSchema.required(),
+    taskId: Joi.string().max(200).required(),
+    title: text(300).required(),
+    doneAt: localTime.required(),
+    actualMin: Joi.number().min(0).max(527_040).required(),
+    note: text(4000).required(),
+    pictures: Joi.array()
+      .items(
+        Joi.object({
+          pictureId: idSchema.required(),
+          role: Joi.string().valid('before', 'after').required(),
+        }),
+      )
+      .max(50)
+      .required(),
+  }),
+  shop: Joi.object({
+    lengthUnit: Joi.string().valid('mm', 'in').required(),
+    temperatureUnit: Joi.string().valid('C', 'F').required(),
+    temperatureC: Joi.number().min(-10).max(45).required(),
+    relativeHumidity: Joi.number().min(0).max(0.98).required(),
+    climateFrom: Joi.string().valid('typed', 'instrument').required(),
+    hands: Joi.number().integer().min(1).max(20).required(),
+    clamps: Joi.array()
+      .items(
+        Joi.object({ id: ids(CLAMPS).required(), count: Joi.number().integer().min(0).max(500).required() }),
+      )
+      .max(50)
+      .required(),
+    caulWidthMm: millimetres(10, 300).required(),
+    caulHeightMm: millimetres(10, 150).required(),
+    platenMm: millimetres(3, 100).required(),
+    workingHours: Joi.object({
+      from: Joi.string()
+        .pattern(/^\d{2}:\d{2}$/)
+        .required(),
+      to: Joi.string()
+        .pattern(/^\d{2}:\d{2}$/)
+        .required(),
+    }).required(),
+    theme: Joi.string().valid('daylight', 'lamplight', 'system').required(),
+    paper: keys(PAPERS).required(),
+  }),
+  picture: Joi.object({
+    name: text(200).required(),
+    widthPx: Joi.number().integer().min(1).max(8000).required(),
+    heightPx: Joi.number().integer().min(1).max(8000).required(),
+    jpeg: Joi.string()
+      .pattern(/^\/9j[A-Za-z0-9+/]+={0,2}$/)
+      .max(MOST_JPEG_CHARS)
+      .required(),
+  }),
+};
+
+export const KINDS = Object.keys(BODY_SCHEMAS) as Kind[];
+
+const envelopeFor = (kind: Kind): Joi.ObjectSchema =>
+  Joi.object({
+    kind: Joi.string().valid(kind).required(),
+    id: idSchema.required(),
+    version: Joi.number().integer().min(1).required(),
+    revision: Joi.number().integer().min(1).required(),
+    savedAt: Joi.string().max(40).required(),
+    body: BODY_SCHEMAS[kind].required(),
+  });
+
+export const STORED_SCHEMAS: { [K in Kind]: Joi.ObjectSchema } = {
+  piece: envelopeFor('piece'),
+  face: envelopeFor('face'),
+  damage: envelopeFor('damage'),
+  veneer: envelopeFor('veneer'),
+  log: envelopeFor('log'),
+  shop: envelopeFor('shop'),
+  picture: envelopeFor('picture'),
+};

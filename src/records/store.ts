@@ -1,0 +1,190 @@
+import type { AsyncStorage } from '@react-native-async-storage/async-storage';
+import { ConflictError, StoreError } from './errors';
+import { readText } from './migrate';
+import { BODY_SCHEMAS, KINDS, SHAPE_VERSION } from './schemas';
+import type { AnyStored, Bodies, Kind, Stored } from './types';
+
+/** A record that could not be read. It is kept as it was, can be exported, and never stops the app. */
+export type SetAside = { key: string; reason: string; text: string };
+
+export type Loaded<K extends Kind> = { records: Stored<K>[]; unreadable: number };
+
+/** Runs a change alone: no other window reads or writes in between. */
+export type Exclusively = <T>(work: () => Promise<T>) => Promise<T>;
+
+export type Store = ReturnType<typeof createStore>;
+
+const ASIDE = 'aside/';
+const keyOf = (kind: Kind, id: string): string => `${kind}/${id}`;
+
+const FULL =
+  'The browser has no room left for this. Nothing that was saved before is lost. Export your work to a file, delete pictures you do not need, then try again.';
+
+function asStoreError(error: unknown): StoreError {
+  if (error instanceof StoreError) return error;
+  const message = error instanceof Error ? error.message : '';
+  // A full IndexedDB rejects with QuotaExceededError or, through the storage package, with an empty message.
+  if (message === '' || /quota|full|exceed/i.test(message)) return new StoreError(FULL);
+  return new StoreError(
+    `The browser's store did not take the change (${message}). What was saved before is safe. Reload the page and try again.`,
+  );
+}
+
+/** Records over AsyncStorage: validated on every read and write, written whole or not at all. */
+export function createStore(
+  storage: AsyncStorage,
+  { now, exclusively = (work) => work() }: { now: () => string; exclusively?: Exclusively },
+) {
+  const guard = async <T>(work: () => Promise<T>): Promise<T> => {
+    try {
+      return await work();
+    } catch (error) {
+      throw asStoreError(error);
+    }
+  };
+
+  async function setAside(entries: { key: string; text: string; reason: string }[]): Promise<void> {
+    if (entries.length === 0) return;
+    // First the copy, then the original goes: a stop in between leaves both.
+    await storage.setMany(Object.fromEntries(entries.map((e) => [`${ASIDE}${e.key}`, JSON.stringify(e)])));
+    await storage.removeMany(entries.map((e) => e.key));
+  }
+
+  /** All readable records of a kind; what cannot be read is set aside. A record of a newer app stays where it is. */
+  async function list<K extends Kind>(kind: K): Promise<Loaded<K>> {
+    return guard(async () => {
+      const keys = (await storage.getAllKeys()).filter((k) => k.startsWith(`${kind}/`));
+      const texts = await storage.getMany(keys);
+      const records: Stored<K>[] = [];
+      const bad: { key: string; text: string; reason: string }[] = [];
+      let unreadable = 0;
+      for (const key of keys) {
+        const text = texts[key];
+        if (text === null || text === undefined) continue;
+        const result = readText(text);
+        if (result.ok && isOf(result.record, kind) && keyOf(kind, result.record.id) === key)
+          records.push(result.record);
+        else {
+          unreadable++;
+          const reason = result.ok ? 'It lies under a name that is not its own.' : result.reason;
+          if (result.ok || !result.newer) bad.push({ key, text, reason });
+        }
+      }
+      await setAside(bad);
+      return { records, unreadable };
+    });
+  }
+
+  async function get<K extends Kind>(kind: K, id: string): Promise<Stored<K> | undefined> {
+    return guard(async () => {
+      const text = await storage.getItem(keyOf(kind, id));
+      if (text === null) return undefined;
+      const result = readText(text);
+      return result.ok && isOf(result.record, kind) ? result.record : undefined;
+    });
+  }
+
+  /** Puts a body into its envelope. @throws StoreError when the body does not pass its schema */
+  function envelope<K extends Kind>(kind: K, id: string, body: Bodies[K], revision: number): Stored<K> {
+    const { error, value } = BODY_SCHEMAS[kind].validate(body, { convert: false });
+    if (error || value === undefined)
+      throw new StoreError(
+        `This cannot be saved: ${error?.message ?? 'it is empty'}. The value before it stays.`,
+      );
+    return { kind, id, version: SHAPE_VERSION, revision, savedAt: now(), body: value };
+  }
+
+  async function create<K extends Kind>(kind: K, id: string, body: Bodies[K]): Promise<Stored<K>> {
+    return guard(async () => {
+      const record = envelope(kind, id, body, 1);
+      await storage.setItem(keyOf(kind, id), JSON.stringify(record));
+      return record;
+    });
+  }
+
+  /**
+   * Changes some fields of a record. Fields changed elsewhere meanwhile are kept; a field that was changed on both sides is a
+   * conflict, unless `force` says that this change wins.
+   *
+   * @param base the body this window had when the user made the change
+   */
+  async function update<K extends Kind>(
+    kind: K,
+    id: string,
+    base: Bodies[K],
+    patch: Partial<Bodies[K]>,
+    force = false,
+  ): Promise<Stored<K>> {
+    return guard(() =>
+      exclusively(async () => {
+        const stored = await get(kind, id);
+        if (!stored)
+          throw new StoreError(
+            'This record was deleted in another window, so the change has no place to go. Copy what you typed before you leave.',
+          );
+        const changed = (Object.keys(patch) as (keyof Bodies[K])[]).filter((field) => {
+          const theirs = JSON.stringify(stored.body[field]);
+          return theirs !== JSON.stringify(base[field]) && theirs !== JSON.stringify(patch[field]);
+        });
+        if (changed.length > 0 && !force) {
+          throw new ConflictError(
+            `“${changed.map(String).join(', ')}” was changed in another window a moment ago. That change is kept and yours is not saved yet.`,
+          );
+        }
+        const record = envelope(kind, id, { ...stored.body, ...patch }, stored.revision + 1);
+        await storage.setItem(keyOf(kind, id), JSON.stringify(record));
+        return record;
+      }),
+    );
+  }
+
+  /** Writes records as they are, all in one transaction: all of them or none. */
+  async function putAll(records: readonly AnyStored[]): Promise<void> {
+    return guard(() =>
+      exclusively(() =>
+        storage.setMany(Object.fromEntries(records.map((r) => [keyOf(r.kind, r.id), JSON.stringify(r)]))),
+      ),
+    );
+  }
+
+  /** Removes records; what was removed comes back, so that it can be undone. */
+  async function remove(refs: readonly { kind: Kind; id: string }[]): Promise<AnyStored[]> {
+    return guard(() =>
+      exclusively(async () => {
+        const found = await Promise.all(refs.map((r) => get(r.kind, r.id)));
+        await storage.removeMany(refs.map((r) => keyOf(r.kind, r.id)));
+        return found.filter((r): r is NonNullable<typeof r> => r !== undefined) as AnyStored[];
+      }),
+    );
+  }
+
+  async function everything(): Promise<AnyStored[]> {
+    const lists = await Promise.all(KINDS.map((kind) => list(kind)));
+    return lists.flatMap((l) => l.records as AnyStored[]);
+  }
+
+  async function listAside(): Promise<SetAside[]> {
+    return guard(async () => {
+      const keys = (await storage.getAllKeys()).filter((k) => k.startsWith(ASIDE));
+      const texts = await storage.getMany(keys);
+      return keys.map((key) => {
+        const text = texts[key] ?? '';
+        try {
+          const entry: unknown = JSON.parse(text);
+          if (typeof entry === 'object' && entry !== null && 'reason' in entry && 'text' in entry) {
+            return { key: key.slice(ASIDE.length), reason: String(entry.reason), text: String(entry.text) };
+          }
+        } catch {
+          // Falls through: shown as it is.
+        }
+        return { key: key.slice(ASIDE.length), reason: 'It is not readable.', text };
+      });
+    });
+  }
+
+  return { list, get, create, update, putAll, remove, everything, listAside };
+}
+
+function isOf<K extends Kind>(record: AnyStored, kind: K): record is AnyStored & Stored<K> {
+  return record.kind === kind;
+}
