@@ -134,7 +134,11 @@ const stored = (over: Partial<AnyStored> & Pick<AnyStored, 'kind' | 'id' | 'body
 const sample = (): AnyStored[] =>
   [
     stored({ kind: 'piece', id: 'p1', body: PIECE }),
-    stored({ kind: 'face', id: 'f1', body: { ...newFace('p1', 'Slope'), pictureId: 'x1' } }),
+    stored({
+      kind: 'face',
+      id: 'f1',
+      body: { ...newFace('p1', 'Slope'), picture: { id: 'x1', widthPx: 10, heightPx: 10 } },
+    }),
     stored({ kind: 'damage', id: 'd1', body: { ...newDamage('p1', 'f1', 1, 'liftedEdge'), outline: [[0.1, 0.1], [0.2, 0.1], [0.2, 0.2]] } }), // prettier-ignore
     stored({ kind: 'picture', id: 'x1', body: { name: 'a', widthPx: 10, heightPx: 10, jpeg: '/9jAAAA' } }),
     stored({ kind: 'shop', id: 'shop', body: DEFAULT_SHOP }),

@@ -56,7 +56,11 @@ export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
   face: Joi.object({
     pieceId: idSchema.required(),
     name: Joi.string().min(1).max(120).required(),
-    pictureId: idSchema,
+    picture: Joi.object({
+      id: idSchema.required(),
+      widthPx: Joi.number().integer().min(1).max(8000).required(),
+      heightPx: Joi.number().integer().min(1).max(8000).required(),
+    }),
     build: keys(BUILDS).required(),
     species: text(60).required(),
     veneerMm: Joi.alternatives(Joi.number().valid(0), millimetres(0.2, 6)).required(),

@@ -89,7 +89,7 @@ function brokenLink(records: readonly AnyStored[]): string | undefined {
   for (const r of records) {
     const links: string[] =
       r.kind === 'face'
-        ? [`piece/${r.body.pieceId}`, ...(r.body.pictureId ? [`picture/${r.body.pictureId}`] : [])]
+        ? [`piece/${r.body.pieceId}`, ...(r.body.picture ? [`picture/${r.body.picture.id}`] : [])]
         : r.kind === 'damage'
           ? [`piece/${r.body.pieceId}`, ...(r.body.faceId ? [`face/${r.body.faceId}`] : [])]
           : r.kind === 'log'

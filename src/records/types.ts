@@ -19,7 +19,8 @@ export type Piece = {
 export type Face = {
   pieceId: string;
   name: string;
-  pictureId?: string;
+  /** The photo the face was surveyed on; its size stands here so that places can be reckoned without loading it. */
+  picture?: { id: string; widthPx: number; heightPx: number };
   build: Build;
   species: string;
   /** 0 for solid wood. */

@@ -1,0 +1,79 @@
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { checkRoot, createApp } from './app';
+
+let server: Server;
+let base: string;
+const MORNING = Date.UTC(2026, 2, 2, 5);
+
+beforeAll(async () => {
+  const root = mkdtempSync(path.join(tmpdir(), 'root-'));
+  writeFileSync(path.join(root, 'index.html'), '<!doctype html><title>app</title>');
+  mkdirSync(path.join(root, '_expo/static'), { recursive: true });
+  writeFileSync(path.join(root, '_expo/static/a-0123.js'), `${'x = 1;'.repeat(2000)}`);
+  server = createApp({ root: checkRoot(root), seed: 1, now: () => MORNING }).listen(0, '127.0.0.1');
+  await new Promise((resolve) => server.once('listening', resolve));
+  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+});
+afterAll(() => new Promise((resolve) => server.close(resolve)));
+
+const post = (name: string, body: string, type = 'application/json') =>
+  fetch(`${base}/api/compute/${name}`, { method: 'POST', headers: { 'content-type': type }, body });
+
+test('computes by name', async () => {
+  const answer = await post('units.length', JSON.stringify({ text: '3/4"' }));
+  expect([answer.status, await answer.json()]).toEqual([200, { mm: 19.049999999999997 }]);
+});
+
+test.each([
+  ['units.length', '{"text":7}', 400, '"text" must be a string (given: 7)'],
+  ['units.length', '{"text":', 400, 'JSON'],
+  ['wood.moisture', '{"temperatureC":-40,"relativeHumidity":0.5}', 400, 'The temperature is -40 °C'],
+  ['no.such', '{}', 404, 'There is no computation “no.such”'],
+  ['units.length', JSON.stringify({ text: 'x'.repeat(3e6) }), 413, 'larger than 2mb'],
+])('%s with bad input: %s', async (name, body, status, message) => {
+  const answer = await post(name, body.slice(0, 3_000_100));
+  expect(answer.status).toBe(status);
+  expect(((await answer.json()) as { error: string }).error).toContain(message);
+});
+
+test('the page comes with a policy that needs no eval, and no path leads out of the folder', async () => {
+  const page = await fetch(`${base}/piece/1`, { headers: { accept: 'text/html' } });
+  expect(await page.text()).toContain('<title>app</title>');
+  const policy = page.headers.get('content-security-policy') ?? '';
+  expect(policy).toContain("script-src 'self'");
+  expect(policy).not.toContain('unsafe-eval');
+  expect(page.headers.get('cache-control')).toBe('no-cache');
+  expect(page.headers.get('x-powered-by')).toBeNull();
+  expect(await (await fetch(`${base}/..%2f..%2f..%2f..%2fetc/passwd`)).text()).not.toContain('root:');
+  expect((await fetch(`${base}/missing.js`)).status).toBe(404);
+});
+
+test('hashed files are kept for a year and sent compressed', async () => {
+  const file = await fetch(`${base}/_expo/static/a-0123.js`, { headers: { 'accept-encoding': 'gzip' } });
+  expect(file.headers.get('cache-control')).toContain('immutable');
+  expect(file.headers.get('content-encoding')).toBe('gzip');
+});
+
+test('the thermo-hygrometer is the same for the same seed and swings with the day', async () => {
+  const read = async () =>
+    (await (await fetch(`${base}/api/instruments/climate`)).json()) as {
+      temperatureC: number;
+      relativeHumidity: number;
+    };
+  const one = await read();
+  expect(await read()).toEqual(one);
+  expect(one.temperatureC).toBeLessThan(18);
+  expect(one.relativeHumidity).toBeGreaterThan(0.52);
+});
+
+test('what is not there answers as JSON', async () => {
+  const answer = await fetch(`${base}/api/nothing`);
+  expect([answer.status, await answer.json()]).toEqual([
+    404,
+    { error: 'There is nothing at GET /api/nothing.' },
+  ]);
+});

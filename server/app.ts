@@ -1,0 +1,125 @@
+import compression from 'compression';
+import express, { type ErrorRequestHandler, type Express, type Request } from 'express';
+import helmet from 'helmet';
+import { existsSync } from 'node:fs';
+import path from 'node:path';
+import { localFrom } from '../src/core/bench';
+import { simulatedClimate } from '../src/core/climate';
+import { compute, COMPUTATIONS } from '../src/core/computations';
+
+export type ServerOptions = {
+  /** Folder of the exported app. */
+  root: string;
+  /** Seed of the simulated thermo-hygrometer. */
+  seed: number;
+  /** Local time of the shop in milliseconds since 1970. */
+  now: () => number;
+};
+
+const COMPUTE_LIMIT = '2mb';
+
+/** Serves the exported app, the registry over HTTP and the simulated instruments. It stores nothing. */
+export function createApp({ root, seed, now }: ServerOptions): Express {
+  const app = express();
+  app.use(compression());
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          workerSrc: ["'self'", 'blob:'],
+          // react-native-web writes its rules into a style element.
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'blob:', 'data:'],
+          fontSrc: ["'self'", 'data:'],
+          connectSrc: ["'self'", 'blob:', 'data:'],
+          objectSrc: ["'none'"],
+          frameAncestors: ["'none'"],
+          baseUri: ["'self'"],
+          formAction: ["'self'"],
+        },
+      },
+      referrerPolicy: { policy: 'no-referrer' },
+      // It serves plain HTTP on the shop's own machine.
+      strictTransportSecurity: false,
+    }),
+  );
+
+  app.get('/api/health', (_req, res) => {
+    res.json({ ok: true });
+  });
+  app.get('/api/instruments/climate', (_req, res) => {
+    const minutes = now() / 60_000;
+    res.set('Cache-Control', 'no-store').json(simulatedClimate(seed, minutes, localFrom(minutes)));
+  });
+  app.post(
+    '/api/compute/:name',
+    express.json({ limit: COMPUTE_LIMIT }),
+    async (req: Request<{ name: string }>, res) => {
+      const { name } = req.params;
+      if (!COMPUTATIONS.has(name)) {
+        res
+          .status(404)
+          .json({
+            error: `There is no computation “${name}”. There are: ${[...COMPUTATIONS.keys()].join(', ')}.`,
+          });
+        return;
+      }
+      const stop = new AbortController();
+      res.on('close', () => stop.abort());
+      const pause = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
+      res.json(await compute(name, req.body, { signal: stop.signal, pause }));
+    },
+  );
+  app.use('/api', (req, res) => {
+    res.status(404).json({ error: `There is nothing at ${req.method} ${req.originalUrl.slice(0, 200)}.` });
+  });
+
+  // Names that carry a hash never change.
+  const forever = { immutable: true, maxAge: '1y', index: false, fallthrough: false } as const;
+  app.use('/_expo/static', express.static(path.join(root, '_expo/static'), forever));
+  app.use('/assets', express.static(path.join(root, 'assets'), forever));
+  app.use(
+    express.static(root, {
+      index: false,
+      setHeaders: (res) => void res.setHeader('Cache-Control', 'no-cache'),
+    }),
+  );
+  app.get('/{*path}', (req, res) => {
+    const wantsPage = req.accepts(['html', 'json']) === 'html' && !path.extname(req.path);
+    if (!wantsPage) res.status(404).type('txt').send('Not found');
+    else res.set('Cache-Control', 'no-cache').sendFile(path.join(root, 'index.html'));
+  });
+
+  const onError: ErrorRequestHandler = (error: unknown, _req, res, next) => {
+    if (res.headersSent || res.destroyed) return next(error);
+    const status =
+      error instanceof RangeError
+        ? 400
+        : typeof error === 'object' && error !== null && 'status' in error && typeof error.status === 'number'
+          ? error.status
+          : 500;
+    const message =
+      status === 413
+        ? `The input is larger than ${COMPUTE_LIMIT}.`
+        : status >= 500
+          ? 'The server failed on this. Nothing was stored; try again.'
+          : error instanceof Error
+            ? error.message
+            : 'Not found';
+    res.status(status).json({ error: message });
+  };
+  app.use(onError);
+  return app;
+}
+
+/** @throws Error when the folder holds no exported app */
+export function checkRoot(root: string): string {
+  const absolute = path.resolve(root);
+  if (!existsSync(path.join(absolute, 'index.html'))) {
+    throw new Error(`There is no index.html in ${absolute}. Run “npm run build” first.`);
+  }
+  return absolute;
+}

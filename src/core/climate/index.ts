@@ -1,0 +1,1 @@
+export { simulatedClimate, type Climate } from './simulated';

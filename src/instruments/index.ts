@@ -1,0 +1,1 @@
+export { useClimate } from './useClimate';

@@ -1,0 +1,157 @@
+import { useEffect } from 'react';
+import useSWR, { mutate } from 'swr';
+import { browserStore, localNow, newId } from './browserStore';
+import { DEFAULT_SHOP, SHOP_ID } from './defaults';
+import type { Loaded } from './store';
+import type { AnyStored, Bodies, Kind, Picture, Shop, Stored } from './types';
+
+const listKey = (kind: Kind): string => `records/${kind}`;
+const pictureKey = (id: string): string => `picture/${id}`;
+
+const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('rustic-lantern');
+const tellOthers = (kinds: Kind[]): void => channel?.postMessage(kinds);
+
+/** Other windows' changes show here at once. Used once, at the root. */
+export function useOtherWindows(): void {
+  useEffect(() => {
+    const listen = (event: MessageEvent<Kind[]>): void =>
+      event.data.forEach((kind) => void mutate(listKey(kind)));
+    channel?.addEventListener('message', listen);
+    return () => channel?.removeEventListener('message', listen);
+  }, []);
+}
+
+export type ListOf<K extends Kind> = {
+  records: Stored<K>[];
+  unreadable: number;
+  loading: boolean;
+  error?: Error;
+};
+
+/** All records of a kind. Pictures are loaded one by one instead. */
+export function useList<K extends Exclude<Kind, 'picture'>>(kind: K): ListOf<K> {
+  const { data, error, isLoading } = useSWR<Loaded<K>, Error>(listKey(kind), () => browserStore.list(kind));
+  return {
+    records: data?.records ?? [],
+    unreadable: data?.unreadable ?? 0,
+    loading: isLoading,
+    ...(error ? { error } : {}),
+  };
+}
+
+export function useOne<K extends Exclude<Kind, 'picture'>>(
+  kind: K,
+  id: string | undefined,
+): { record?: Stored<K>; loading: boolean } {
+  const { records, loading } = useList(kind);
+  const record = records.find((r) => r.id === id);
+  return record ? { record, loading } : { loading };
+}
+
+export function usePicture(id: string | undefined): { picture?: Picture; loading: boolean } {
+  const { data, isLoading } = useSWR(id ? pictureKey(id) : null, () => browserStore.get('picture', id ?? ''));
+  return data ? { picture: data.body, loading: isLoading } : { loading: isLoading };
+}
+
+/** The shop's settings; the defaults until the user has changed one. */
+export function useShop(): { shop: Shop; record?: Stored<'shop'>; loading: boolean } {
+  const { record, loading } = useOne('shop', SHOP_ID);
+  return record ? { shop: record.body, record, loading } : { shop: DEFAULT_SHOP, loading };
+}
+
+type Changing<K extends Kind> = (list: Loaded<K>) => Loaded<K>;
+
+/** Shows a change at once, writes it, and takes it back when the store refuses it. */
+async function optimistic<K extends Kind, T>(
+  kind: K,
+  change: Changing<K>,
+  write: () => Promise<T>,
+): Promise<T> {
+  let result: T | undefined;
+  await mutate<Loaded<K>>(
+    listKey(kind),
+    async () => {
+      result = await write();
+      return undefined;
+    },
+    {
+      optimisticData: (current) => change(current ?? { records: [], unreadable: 0 }),
+      populateCache: false,
+      rollbackOnError: true,
+      revalidate: true,
+    },
+  );
+  tellOthers([kind]);
+  return result as T;
+}
+
+/** @throws StoreError when the store refuses it; nothing is shown as saved then */
+export async function createRecord<K extends Exclude<Kind, 'picture'>>(
+  kind: K,
+  body: Bodies[K],
+  id: string = newId(),
+): Promise<Stored<K>> {
+  const shown: Stored<K> = { kind, id, version: 1, revision: 1, savedAt: localNow(), body };
+  return optimistic<K, Stored<K>>(
+    kind,
+    (list) => ({ ...list, records: [...list.records, shown] }),
+    () => browserStore.create(kind, id, body),
+  );
+}
+
+/**
+ * Changes fields of a record.
+ *
+ * @throws ConflictError when the same field was changed in another window; StoreError when the store refuses it
+ */
+export async function changeRecord<K extends Exclude<Kind, 'picture'>>(
+  record: Stored<K>,
+  patch: Partial<Bodies[K]>,
+  force = false,
+): Promise<Stored<K>> {
+  return optimistic<K, Stored<K>>(
+    record.kind,
+    (list) => ({
+      ...list,
+      records: list.records.map((r) => (r.id === record.id ? { ...r, body: { ...r.body, ...patch } } : r)),
+    }),
+    () => browserStore.update(record.kind, record.id, record.body, patch, force),
+  );
+}
+
+export async function changeShop(record: Stored<'shop'> | undefined, patch: Partial<Shop>): Promise<void> {
+  if (record) await changeRecord(record, patch);
+  else await createRecord('shop', { ...DEFAULT_SHOP, ...patch }, SHOP_ID);
+}
+
+/** Pictures have no list; they are written once and never changed. */
+export async function createPicture(body: Picture): Promise<string> {
+  const record = await browserStore.create('picture', newId(), body);
+  await mutate(pictureKey(record.id), record, { revalidate: false });
+  return record.id;
+}
+
+const refresh = async (kinds: readonly Kind[]): Promise<void> => {
+  await Promise.all(kinds.map((kind) => mutate(listKey(kind))));
+  tellOthers([...kinds]);
+};
+
+/** Removes records together; the returned function puts them back. */
+export async function removeRecords(
+  refs: readonly { kind: Kind; id: string }[],
+): Promise<() => Promise<void>> {
+  const removed = await browserStore.remove(refs);
+  const kinds = [...new Set(removed.map((r) => r.kind))];
+  await refresh(kinds);
+  return async () => {
+    await browserStore.putAll(removed);
+    await refresh(kinds);
+  };
+}
+
+/** Writes imported records, all or none. */
+export async function importRecords(records: readonly AnyStored[]): Promise<void> {
+  await browserStore.putAll(records);
+  await Promise.all(records.filter((r) => r.kind === 'picture').map((r) => mutate(pictureKey(r.id))));
+  await refresh([...new Set(records.map((r) => r.kind))]);
+}

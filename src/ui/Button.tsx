@@ -1,0 +1,63 @@
+import type { ReactNode } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { Text } from './Text';
+import { planed, space, useTheme } from './theme';
+
+type Props = {
+  label: string;
+  onPress: () => void;
+  kind?: 'main' | 'plain' | 'quiet' | 'danger';
+  disabled?: boolean;
+  icon?: ReactNode;
+  /** What a reader that speaks says, when the label alone is not enough. */
+  name?: string;
+};
+
+/** An action. One main action per view; the rest are plain. */
+export function Button({ label, onPress, kind = 'plain', disabled = false, icon, name }: Props) {
+  const theme = useTheme();
+  const main = kind === 'main';
+  const tone = main ? 'onChosen' : kind === 'danger' ? 'oxblood' : 'ink';
+  return (
+    <Pressable
+      role="button"
+      aria-label={name ?? label}
+      aria-disabled={disabled}
+      disabled={disabled}
+      onPress={onPress}
+      style={({ pressed }) => [
+        styles.base,
+        main && [styles.main, planed, { backgroundColor: theme.chosen }],
+        (kind === 'plain' || kind === 'danger') && [
+          styles.plain,
+          { borderColor: kind === 'danger' ? theme.oxblood : theme.control },
+        ],
+        pressed && styles.pressed,
+        disabled && styles.disabled,
+      ]}
+    >
+      {icon ? <View style={styles.icon}>{icon}</View> : null}
+      <Text kind="strong" tone={tone} style={kind === 'quiet' ? styles.underlined : undefined}>
+        {label}
+      </Text>
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  base: {
+    minHeight: 48,
+    paddingHorizontal: space(4),
+    paddingVertical: space(2),
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'center',
+    alignSelf: 'flex-start',
+  },
+  main: { paddingHorizontal: space(5), minHeight: 52 },
+  plain: { borderWidth: 1.5, borderRadius: 6 },
+  pressed: { opacity: 0.75 },
+  disabled: { opacity: 0.45 },
+  icon: { marginRight: space(2) },
+  underlined: { textDecorationLine: 'underline' },
+});

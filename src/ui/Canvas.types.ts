@@ -1,0 +1,21 @@
+import type { ReactNode } from 'react';
+
+export type Handle = { id: string; label: string; x: number; y: number };
+
+export type CanvasProps = {
+  /** What the drawing shows, for readers that speak. */
+  label: string;
+  /** Size of what is drawn, in its own units (pixels of a photo, millimetres of a face). */
+  content: { width: number; height: number };
+  imageUrl?: string;
+  /** Height on the screen; the width is what there is. */
+  heightPx: number;
+  /** Draws in content units; gets how many screen pixels one unit takes, so that lines keep their width. */
+  children?: (pixelsPerUnit: number) => ReactNode;
+  handles?: readonly Handle[];
+  onMove?: (id: string, at: readonly [number, number]) => void;
+  onMoveEnd?: (id: string) => void;
+  onTap?: (at: readonly [number, number]) => void;
+  /** A drawing to look at: it does not pan, so that a finger on it scrolls the page. */
+  still?: boolean;
+};

@@ -1,0 +1,341 @@
+import {
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type PointerEvent as ReactPointerEvent,
+} from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import Svg, { Circle, G, Image as SvgImage, Line, Rect } from 'react-native-svg';
+import type { CanvasProps, Handle } from './Canvas.types';
+import { Text } from './Text';
+import { materials, space, useTheme } from './theme';
+import { fit, pan, toContent, toScreen, zoomAt, type Spot, type Viewport } from './viewport';
+
+const TAP_SLOP_PX = 7;
+const GLASS_PX = 132;
+const GLASS_ZOOM = 3;
+
+/** A drawing or photo that pans, zooms (pinch, wheel, buttons), takes taps and carries handles with a magnifier. */
+export function Canvas({
+  label,
+  content,
+  imageUrl,
+  heightPx,
+  children,
+  handles = [],
+  onMove,
+  onMoveEnd,
+  onTap,
+  still = false,
+}: CanvasProps) {
+  const theme = useTheme();
+  const host = useRef<HTMLDivElement>(null);
+  const [widthPx, setWidthPx] = useState(0);
+  const screen = useMemo(() => ({ width: widthPx, height: heightPx }), [widthPx, heightPx]);
+  const fitted = useMemo(
+    () => fit(content, screen, handles.length > 0 || onTap ? 22 : 0),
+    [content, screen, handles.length, onTap],
+  );
+  const [moved, setMoved] = useState<Viewport>();
+  const view = moved ?? fitted;
+  const [dragging, setDragging] = useState<string>();
+
+  useEffect(() => {
+    const element = host.current;
+    if (!element) return;
+    const observer = new ResizeObserver(() => setWidthPx(element.clientWidth));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+
+  const live = useRef({ view, fitted, onTap, still });
+  useEffect(() => {
+    live.current = { view, fitted, onTap, still };
+  });
+
+  useEffect(() => {
+    const element = host.current;
+    if (!element) return;
+    const fingers = new Map<number, Spot>();
+    let travelled = 0;
+    const spot = (e: PointerEvent | WheelEvent): Spot => {
+      const box = element.getBoundingClientRect();
+      return { x: e.clientX - box.left, y: e.clientY - box.top };
+    };
+    const change = (next: (v: Viewport) => Viewport): void => setMoved((v) => next(v ?? live.current.fitted));
+    const down = (e: PointerEvent): void => {
+      if (
+        live.current.still ||
+        (e.target instanceof Element && e.target.closest('[data-handle],[role="button"]'))
+      )
+        return;
+      element.setPointerCapture(e.pointerId);
+      if (fingers.size === 0) travelled = 0;
+      fingers.set(e.pointerId, spot(e));
+    };
+    const move = (e: PointerEvent): void => {
+      const was = fingers.get(e.pointerId);
+      if (!was) return;
+      const now = spot(e);
+      const other = [...fingers].find(([id]) => id !== e.pointerId)?.[1];
+      fingers.set(e.pointerId, now);
+      travelled += Math.hypot(now.x - was.x, now.y - was.y);
+      if (other) {
+        const before = Math.hypot(was.x - other.x, was.y - other.y) || 1;
+        const after = Math.hypot(now.x - other.x, now.y - other.y) || 1;
+        const middle = { x: (now.x + other.x) / 2, y: (now.y + other.y) / 2 };
+        change((v) =>
+          pan(
+            zoomAt(v, middle, after / before, live.current.fitted.k),
+            (now.x - was.x) / 2,
+            (now.y - was.y) / 2,
+          ),
+        );
+        travelled += TAP_SLOP_PX;
+      } else if (travelled > TAP_SLOP_PX) {
+        change((v) => pan(v, now.x - was.x, now.y - was.y));
+      }
+    };
+    const up = (e: PointerEvent): void => {
+      const at = fingers.get(e.pointerId);
+      fingers.delete(e.pointerId);
+      if (at && e.type === 'pointerup' && fingers.size === 0 && travelled <= TAP_SLOP_PX) {
+        live.current.onTap?.(toContent(live.current.view, at));
+      }
+    };
+    const wheel = (e: WheelEvent): void => {
+      if (live.current.still) return;
+      e.preventDefault();
+      const at = spot(e);
+      change((v) => zoomAt(v, at, Math.exp(-e.deltaY / 400), live.current.fitted.k));
+    };
+    element.addEventListener('pointerdown', down);
+    element.addEventListener('pointermove', move);
+    element.addEventListener('pointerup', up);
+    element.addEventListener('pointercancel', up);
+    element.addEventListener('wheel', wheel, { passive: false });
+    return () => {
+      element.removeEventListener('pointerdown', down);
+      element.removeEventListener('pointermove', move);
+      element.removeEventListener('pointerup', up);
+      element.removeEventListener('pointercancel', up);
+      element.removeEventListener('wheel', wheel);
+    };
+  }, []);
+
+  const zoomBy = (factor: number): void =>
+    setMoved(zoomAt(view, { x: screen.width / 2, y: screen.height / 2 }, factor, fitted.k));
+  const held = handles.find((h) => h.id === dragging);
+  const picture = (
+    <>
+      {imageUrl ? (
+        <SvgImage
+          href={imageUrl}
+          x={0}
+          y={0}
+          width={content.width}
+          height={content.height}
+          preserveAspectRatio="none"
+        />
+      ) : null}
+      {children?.(view.k)}
+    </>
+  );
+
+  return (
+    <div
+      ref={host}
+      role="group"
+      aria-label={label}
+      style={{
+        position: 'relative',
+        height: heightPx,
+        overflow: 'hidden',
+        touchAction: still ? 'auto' : 'none',
+        background: theme.board,
+        userSelect: 'none',
+        width: '100%',
+      }}
+    >
+      {widthPx > 0 ? (
+        <Svg width={screen.width} height={screen.height} aria-hidden>
+          <G transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>{picture}</G>
+        </Svg>
+      ) : null}
+      {widthPx > 0
+        ? handles.map((h) => (
+            <HandleKnob
+              key={h.id}
+              handle={h}
+              view={view}
+              held={h.id === dragging}
+              onHold={setDragging}
+              onMove={onMove}
+              onMoveEnd={(id) => {
+                setDragging(undefined);
+                onMoveEnd?.(id);
+              }}
+              host={host}
+            />
+          ))
+        : null}
+      {held ? <Glass held={held} view={view} screen={screen} picture={picture} /> : null}
+      {still ? null : (
+        <View style={styles.zoom}>
+          {(
+            [
+              ['Zoom in', '+', () => zoomBy(1.6)],
+              ['Zoom out', '−', () => zoomBy(1 / 1.6)],
+              ['Show all', '⤢', () => setMoved(undefined)],
+            ] as const
+          ).map(([name, sign, run]) => (
+            <Pressable
+              key={name}
+              role="button"
+              aria-label={name}
+              onPress={run}
+              style={[styles.zoomButton, { backgroundColor: theme.bar }]}
+            >
+              <Text kind="number" tone="onBar">
+                {sign === '⤢' ? '[ ]' : sign}
+              </Text>
+            </Pressable>
+          ))}
+        </View>
+      )}
+    </div>
+  );
+}
+
+type KnobProps = {
+  handle: Handle;
+  view: Viewport;
+  held: boolean;
+  host: React.RefObject<HTMLDivElement | null>;
+  onHold: (id: string) => void;
+  onMove?: CanvasProps['onMove'];
+  onMoveEnd: (id: string) => void;
+};
+
+/** A handle: dragged by finger or mouse, moved by arrow keys (with Shift ten times as far). */
+function HandleKnob({ handle, view, held, host, onHold, onMove, onMoveEnd }: KnobProps) {
+  const at = toScreen(view, [handle.x, handle.y]);
+  const grip = useRef<Spot>({ x: 0, y: 0 });
+  const move = (e: ReactPointerEvent): void => {
+    const box = host.current?.getBoundingClientRect();
+    if (!held || !box) return;
+    onMove?.(
+      handle.id,
+      toContent(view, { x: e.clientX - box.left - grip.current.x, y: e.clientY - box.top - grip.current.y }),
+    );
+  };
+  const key = (e: KeyboardEvent): void => {
+    const step = (e.shiftKey ? 10 : 1) / view.k;
+    const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[
+      e.key
+    ];
+    if (!by) return;
+    e.preventDefault();
+    onMove?.(handle.id, [handle.x + (by[0] ?? 0), handle.y + (by[1] ?? 0)]);
+    onMoveEnd(handle.id);
+  };
+  return (
+    <div
+      data-handle={handle.id}
+      role="button"
+      aria-label={`${handle.label}. Drag it, or move it with the arrow keys.`}
+      tabIndex={0}
+      onKeyDown={key}
+      onPointerDown={(e) => {
+        const box = host.current?.getBoundingClientRect();
+        if (!box) return;
+        e.currentTarget.setPointerCapture(e.pointerId);
+        grip.current = { x: e.clientX - box.left - at.x, y: e.clientY - box.top - at.y };
+        onHold(handle.id);
+      }}
+      onPointerMove={move}
+      onPointerUp={() => held && onMoveEnd(handle.id)}
+      onPointerCancel={() => held && onMoveEnd(handle.id)}
+      style={{
+        position: 'absolute',
+        left: at.x - 22,
+        top: at.y - 22,
+        width: 44,
+        height: 44,
+        borderRadius: 22,
+        touchAction: 'none',
+        cursor: 'grab',
+        display: 'flex',
+        alignItems: 'center',
+        justifyContent: 'center',
+      }}
+    >
+      <div
+        style={{
+          width: 18,
+          height: 18,
+          borderRadius: 9,
+          border: `3px solid ${materials.lamp}`,
+          background: held ? 'transparent' : materials.onBadge,
+          boxShadow: `0 0 0 2px ${materials.badge}`,
+        }}
+      />
+    </div>
+  );
+}
+
+/** The magnifier: what lies under the finger, three times as large, on the other side of the drawing. */
+function Glass({
+  held,
+  view,
+  screen,
+  picture,
+}: {
+  held: Handle;
+  view: Viewport;
+  screen: { width: number; height: number };
+  picture: React.ReactNode;
+}) {
+  const at = toScreen(view, [held.x, held.y]);
+  const r = GLASS_PX / 2;
+  const k = view.k * GLASS_ZOOM;
+  const left = at.x > screen.width / 2 ? 8 : screen.width - GLASS_PX - 8;
+  return (
+    <div
+      style={{
+        position: 'absolute',
+        top: 8,
+        left,
+        pointerEvents: 'none',
+        borderRadius: r,
+        overflow: 'hidden',
+        height: GLASS_PX,
+      }}
+      data-testid="magnifier"
+    >
+      <Svg width={GLASS_PX} height={GLASS_PX}>
+        <G>
+          <Rect width={GLASS_PX} height={GLASS_PX} fill={materials.shade} />
+          <G transform={`translate(${r - k * held.x} ${r - k * held.y}) scale(${k})`}>{picture}</G>
+          <Line x1={r} y1={r - 26} x2={r} y2={r + 26} stroke={materials.lamp} strokeWidth={1.5} />
+          <Line x1={r - 26} y1={r} x2={r + 26} y2={r} stroke={materials.lamp} strokeWidth={1.5} />
+        </G>
+        <Circle cx={r} cy={r} r={r - 2} fill="none" stroke={materials.badge} strokeWidth={3} />
+      </Svg>
+    </div>
+  );
+}
+
+const styles = StyleSheet.create({
+  zoom: { position: 'absolute', right: space(2), bottom: space(2), flexDirection: 'row', gap: space(1.5) },
+  zoomButton: {
+    width: 44,
+    height: 44,
+    borderRadius: 4,
+    alignItems: 'center',
+    justifyContent: 'center',
+    opacity: 0.88,
+  },
+});

@@ -1,0 +1,76 @@
+import { Pressable, StyleSheet, View } from 'react-native';
+import { Text } from './Text';
+import { space, useTheme } from './theme';
+
+type Option<V> = { value: V; label: string };
+type Props<V> = {
+  label: string;
+  help?: string;
+  options: readonly Option<V>[];
+  value: V | undefined;
+  onChange: (value: V) => void;
+  /** Hides the label, for groups whose heading already says it; readers that speak still hear it. */
+  bare?: boolean;
+};
+
+/** One of a few: big targets in a row that wraps. */
+export function Chips<V extends string | boolean | number>({
+  label,
+  help,
+  options,
+  value,
+  onChange,
+  bare,
+}: Props<V>) {
+  const theme = useTheme();
+  return (
+    <View role="radiogroup" aria-label={label} style={styles.group}>
+      {bare ? null : <Text kind="strong">{label}</Text>}
+      {help ? <Text kind="quiet">{help}</Text> : null}
+      <View style={styles.row}>
+        {options.map((o) => {
+          const chosen = o.value === value;
+          return (
+            <Pressable
+              key={String(o.value)}
+              role="radio"
+              aria-checked={chosen}
+              aria-label={o.label}
+              onPress={() => onChange(o.value)}
+              style={[
+                styles.chip,
+                {
+                  borderColor: chosen ? theme.chosen : theme.control,
+                  backgroundColor: chosen ? theme.chosen : 'transparent',
+                },
+              ]}
+            >
+              <Text kind={chosen ? 'strong' : 'body'} tone={chosen ? 'onChosen' : 'ink'}>
+                {o.label}
+              </Text>
+            </Pressable>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
+/** Turns a table of labels into options. */
+export const optionsOf = <K extends string>(table: Record<K, string | { label: string }>): Option<K>[] =>
+  (Object.keys(table) as K[]).map((value) => {
+    const entry = table[value];
+    return { value, label: typeof entry === 'string' ? entry : entry.label };
+  });
+
+const styles = StyleSheet.create({
+  group: { gap: space(1.5) },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
+  chip: {
+    minHeight: 46,
+    justifyContent: 'center',
+    paddingHorizontal: space(3.5),
+    borderWidth: 1.5,
+    borderRadius: 23,
+  },
+});

@@ -1,0 +1,217 @@
+import { useId, useState } from 'react';
+import { Pressable, StyleSheet, TextInput, View } from 'react-native';
+import { formatLength, parseLength, type LengthUnit } from '@/core/units';
+import { Text } from './Text';
+import { fonts, space, useTheme } from './theme';
+
+const useInputStyle = () => {
+  const theme = useTheme();
+  return [styles.input, { color: theme.ink, borderColor: theme.control, backgroundColor: theme.board }];
+};
+
+type FieldProps = { label: string; help?: string; error?: string };
+
+function Frame({ label, help, error, id, children }: FieldProps & { id: string; children: React.ReactNode }) {
+  return (
+    <View style={styles.field}>
+      <Text kind="strong">{label}</Text>
+      {help ? <Text kind="quiet">{help}</Text> : null}
+      {children}
+      {error ? (
+        <View nativeID={`${id}-error`} role="alert">
+          <Text kind="quiet" tone="oxblood">
+            {error}
+          </Text>
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+/** A line or a few lines of text; handed on when the field is left. */
+export function TextField({
+  label,
+  help,
+  error,
+  value,
+  onChange,
+  lines = 1,
+  most = 4000,
+}: FieldProps & { value: string; onChange: (text: string) => void; lines?: number; most?: number }) {
+  const [draft, setDraft] = useState<string>();
+  const id = useId();
+  const input = useInputStyle();
+  const commit = (): void => {
+    if (draft !== undefined && draft !== value) onChange(draft);
+    setDraft(undefined);
+  };
+  return (
+    <Frame label={label} help={help} error={error} id={id}>
+      <TextInput
+        aria-label={label}
+        value={draft ?? value}
+        onChangeText={setDraft}
+        onBlur={commit}
+        onSubmitEditing={lines === 1 ? commit : undefined}
+        multiline={lines > 1}
+        numberOfLines={lines}
+        maxLength={most}
+        style={[input, lines > 1 && { minHeight: 26 * lines }]}
+      />
+    </Frame>
+  );
+}
+
+/** A length in the user's unit: fractions of an inch or millimetres, typed as it is written in a shop. */
+export function LengthField({
+  label,
+  help,
+  valueMm,
+  unit,
+  onChange,
+  check,
+}: FieldProps & {
+  valueMm: number;
+  unit: LengthUnit;
+  onChange: (mm: number) => void;
+  check?: (mm: number) => void;
+}) {
+  const [draft, setDraft] = useState<string>();
+  const [problem, setProblem] = useState<string>();
+  const id = useId();
+  const input = useInputStyle();
+  const commit = (): void => {
+    if (draft === undefined) return;
+    try {
+      const mm = parseLength(draft, unit);
+      check?.(mm);
+      setProblem(undefined);
+      setDraft(undefined);
+      onChange(mm);
+    } catch (error) {
+      setProblem(
+        `${error instanceof Error ? error.message : String(error)} The value before it, ${formatLength(valueMm, unit)}, still counts.`,
+      );
+    }
+  };
+  return (
+    <Frame label={label} help={help} error={problem} id={id}>
+      <TextInput
+        aria-label={label}
+        aria-invalid={problem !== undefined}
+        aria-describedby={problem ? `${id}-error` : undefined}
+        value={draft ?? formatLength(valueMm, unit)}
+        onFocus={() => setDraft((d) => d ?? formatLength(valueMm, unit))}
+        onChangeText={(text) => {
+          setDraft(text);
+          setProblem(undefined);
+        }}
+        onBlur={commit}
+        onSubmitEditing={commit}
+        selectTextOnFocus
+        style={[input, styles.short]}
+      />
+    </Frame>
+  );
+}
+
+type StepperProps = FieldProps & {
+  value: number;
+  onChange: (value: number) => void;
+  least: number;
+  most: number;
+  step?: number;
+  unit?: string;
+  decimals?: number;
+};
+
+/** A number with big buttons to either side, typed too. */
+export function Stepper({
+  label,
+  help,
+  value,
+  onChange,
+  least,
+  most,
+  step = 1,
+  unit,
+  decimals = 0,
+}: StepperProps) {
+  const theme = useTheme();
+  const id = useId();
+  const [draft, setDraft] = useState<string>();
+  const [problem, setProblem] = useState<string>();
+  const set = (next: number): void => {
+    setProblem(undefined);
+    setDraft(undefined);
+    onChange(Math.min(most, Math.max(least, Number(next.toFixed(4)))));
+  };
+  const commit = (): void => {
+    if (draft === undefined) return;
+    const typed = Number(draft.replace(',', '.').trim());
+    if (draft.trim() === '' || !Number.isFinite(typed) || typed < least || typed > most) {
+      setProblem(
+        `“${draft}” is not a number between ${least} and ${most}. The value before it, ${value.toFixed(decimals)}, still counts.`,
+      );
+      return;
+    }
+    set(typed);
+  };
+  const input = useInputStyle();
+  const button = (sign: 1 | -1, name: string) => (
+    <Pressable
+      role="button"
+      aria-label={`${label}: ${name}`}
+      onPress={() => set(value + sign * step)}
+      style={[styles.step, { borderColor: theme.control }]}
+    >
+      <Text kind="number">{sign > 0 ? '+' : '−'}</Text>
+    </Pressable>
+  );
+  return (
+    <Frame label={label} help={help} error={problem} id={id}>
+      <View style={styles.stepper}>
+        {button(-1, 'less')}
+        <TextInput
+          aria-label={unit ? `${label}, ${unit}` : label}
+          inputMode="decimal"
+          value={draft ?? value.toFixed(decimals)}
+          onChangeText={(text) => {
+            setDraft(text);
+            setProblem(undefined);
+          }}
+          onBlur={commit}
+          onSubmitEditing={commit}
+          selectTextOnFocus
+          style={[input, styles.number]}
+        />
+        {button(1, 'more')}
+        {unit ? <Text kind="body">{unit}</Text> : null}
+      </View>
+    </Frame>
+  );
+}
+
+const styles = StyleSheet.create({
+  field: { gap: space(1.5) },
+  input: {
+    minHeight: 48,
+    borderWidth: 1.5,
+    borderRadius: 6,
+    paddingHorizontal: space(3),
+    paddingVertical: space(2),
+    fontFamily: fonts.text,
+    fontSize: 17,
+  },
+  short: { maxWidth: 200, fontFamily: fonts.mono },
+  number: { width: 96, textAlign: 'center', fontFamily: fonts.mono },
+  stepper: { flexDirection: 'row', alignItems: 'center', gap: space(2), flexWrap: 'wrap' },
+  step: {
+    width: 48,
+    height: 48,
+    borderWidth: 1.5,
+    borderRadius: 6,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+});

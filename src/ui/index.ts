@@ -1,0 +1,11 @@
+export * from './theme';
+export * from './Text';
+export * from './Button';
+export * from './Chips';
+export * from './Fields';
+export * from './Cards';
+export * from './Toast';
+export { Canvas } from './Canvas';
+export type { CanvasProps, Handle } from './Canvas.types';
+export { FilePick } from './FilePick';
+export { Badge, Relief } from './Relief';

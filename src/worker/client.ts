@@ -1,0 +1,63 @@
+import * as Comlink from 'comlink';
+import type { Tones } from '@/core/colour';
+import type { Polygon } from '@/core/geometry';
+import type { FaceView, Outcome, Progress, ShopWorker, StoredPicture } from './shop.worker';
+
+export type JobOptions = { signal?: AbortSignal; onProgress?: Progress };
+
+let remote: Comlink.Remote<ShopWorker> | undefined;
+let lastId = 0;
+
+function shop(): Comlink.Remote<ShopWorker> {
+  // Metro finds the worker by this literal; it must be written exactly so.
+  remote ??= Comlink.wrap<ShopWorker>(new Worker(new URL('./shop.worker', import.meta.url)));
+  return remote;
+}
+
+/** Runs a job in the worker; an abort reaches it there. Input errors come back as RangeError. */
+async function run<T>(
+  options: JobOptions,
+  start: (
+    id: number,
+    worker: Comlink.Remote<ShopWorker>,
+    onProgress: Progress | undefined,
+  ) => Promise<Outcome<T>>,
+): Promise<T> {
+  options.signal?.throwIfAborted();
+  const id = ++lastId;
+  const worker = shop();
+  const cancel = (): void => void worker.cancel(id);
+  options.signal?.addEventListener('abort', cancel, { once: true });
+  try {
+    const outcome = await start(
+      id,
+      worker,
+      options.onProgress ? Comlink.proxy(options.onProgress) : undefined,
+    );
+    if ('value' in outcome) return outcome.value;
+    if (outcome.kind === 'aborted') throw new DOMException(outcome.error, 'AbortError');
+    throw outcome.kind === 'input' ? new RangeError(outcome.error) : new Error(outcome.error);
+  } finally {
+    options.signal?.removeEventListener('abort', cancel);
+  }
+}
+
+/** Runs a registered computation in the worker. The caller names the shape of the answer, which the registry documents. */
+export const computeInWorker = (name: string, input: unknown, options: JobOptions = {}): Promise<unknown> =>
+  run(options, (id, worker, onProgress) => worker.compute(id, name, input, onProgress));
+
+export const storePicture = (file: Blob, name: string): Promise<StoredPicture> =>
+  run({}, (id, worker) => worker.storePicture(id, file, name));
+
+export const rectifyFace = (view: FaceView, options: JobOptions = {}): Promise<Blob> =>
+  run(options, (id, worker, onProgress) => worker.rectify(id, view, onProgress));
+
+export const tonesAroundDamage = (
+  view: FaceView,
+  damage: Polygon,
+  others: Polygon[],
+  face: Polygon,
+): Promise<Tones> => run({}, (id, worker) => worker.tonesAround(id, view, damage, others, face));
+
+export const swatchTones = (jpeg: string): Promise<Tones> =>
+  run({}, (id, worker) => worker.swatchTones(id, jpeg));

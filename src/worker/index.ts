@@ -1,0 +1,2 @@
+export * from './client';
+export type { FaceView } from './shop.worker';
