@@ -10,8 +10,18 @@ const LATIN =
 const FIGURES = range(0x20, 0x7e) + '\u2212\u00b1\u00b0\u00b2\u00d7\u2013\u2026\u2032\u2033';
 const FONTS = [
   ['zilla-slab/600SemiBold/ZillaSlab_600SemiBold', 'Slab', LATIN, ['woff2']],
-  ['atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular', 'Text', LATIN, ['woff2', 'ttf']],
-  ['atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold', 'TextBold', LATIN, ['woff2', 'ttf']],
+  [
+    'atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular',
+    'Text',
+    LATIN,
+    ['woff2', 'ttf'],
+  ],
+  [
+    'atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold',
+    'TextBold',
+    LATIN,
+    ['woff2', 'ttf'],
+  ],
   ['atkinson-hyperlegible-mono/700Bold/AtkinsonHyperlegibleMono_700Bold', 'Mono', FIGURES, ['woff2']],
 ];
 mkdirSync('assets/fonts', { recursive: true });

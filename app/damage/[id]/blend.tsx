@@ -1,0 +1,1 @@
+export { BlendScreen as default } from '@/screens/blend/BlendScreen';

@@ -1,0 +1,1 @@
+export { OutlineScreen as default } from '@/screens/survey/OutlineScreen';

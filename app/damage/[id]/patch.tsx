@@ -1,0 +1,1 @@
+export { PatchScreen as default } from '@/screens/patch/PatchScreen';

@@ -1,0 +1,1 @@
+export { PressScreen as default } from '@/screens/press/PressScreen';

@@ -1,0 +1,1 @@
+export { DemoScreen as default } from '@/screens/demo/DemoScreen';

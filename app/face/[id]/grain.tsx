@@ -1,0 +1,1 @@
+export { GrainScreen as default } from '@/screens/survey/GrainScreen';

@@ -1,0 +1,1 @@
+export { FaceScreen as default } from '@/screens/survey/FaceScreen';

@@ -1,0 +1,1 @@
+export { ScaleScreen as default } from '@/screens/survey/ScaleScreen';

@@ -1,0 +1,1 @@
+export { TrailScreen as default } from '@/screens/pieces/TrailScreen';

@@ -1,0 +1,1 @@
+export { VeneerScreen as default } from '@/screens/stock/VeneerScreen';

@@ -1,0 +1,246 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import jpeg from 'jpeg-js';
+import { homographyFrom, project, type Point, type Polygon } from '../src/core/geometry';
+import type { Raster } from '../src/core/picture';
+import { DEFAULT_SHOP, newDamage, newFace, newPiece, SHOP_ID } from '../src/records/defaults';
+import type { AnyStored, Bodies, Kind } from '../src/records/types';
+import { veneerFigure, type Figure } from './figure';
+import { paint, paintLifted, paintLoss, photograph } from './photo';
+
+const WHEN = '2026-03-02T09:00:00';
+const [WIDTH, HEIGHT] = [1440, 1080];
+const MM_PER_PIXEL = 0.5;
+
+const encode = (raster: Raster, quality = 80): string =>
+  jpeg
+    .encode({ data: Buffer.from(raster.data.buffer), width: raster.width, height: raster.height }, quality)
+    .data.toString('base64');
+
+const stored = <K extends Kind>(kind: K, id: string, body: Bodies[K]): AnyStored =>
+  ({ kind, id, version: 1, revision: 1, savedAt: WHEN, body }) as AnyStored;
+
+const pictureOf = (id: string, name: string, raster: Raster): AnyStored =>
+  stored('picture', id, { name, widthPx: raster.width, heightPx: raster.height, jpeg: encode(raster) });
+
+const fractions = (points: Point[], width = WIDTH, height = HEIGHT): Point[] =>
+  points.map(([x, y]): Point => [x / width, y / height]);
+
+const BURR: Figure = { seed: 4, kind: 'burr', ground: [172, 112, 64], line: [96, 54, 28], periodMm: 9 };
+const CHERRY: Figure = {
+  seed: 21,
+  kind: 'straight',
+  ground: [186, 112, 68],
+  line: [146, 80, 46],
+  periodMm: 11,
+};
+
+/** The lectern's slope, 600 × 450 mm, with a lifted lower edge and a lost corner. */
+export const LECTERN = {
+  size: { widthMm: 600, heightMm: 450 },
+  corners: [[196, 150], [1246, 118], [1356, 972], [104, 930]] as Point[], // prettier-ignore
+  lifted: [[150, 450], [178, 424], [226, 412], [292, 414], [338, 430], [362, 450]] as Polygon, // prettier-ignore
+  loss: [[548, 0], [600, 0], [600, 44], [588, 40], [574, 22], [558, 16]] as Polygon, // prettier-ignore
+};
+
+async function lecternPhoto(): Promise<Raster> {
+  const face = veneerFigure(BURR, 1200, 900, MM_PER_PIXEL);
+  paintLifted(face, MM_PER_PIXEL, LECTERN.lifted);
+  paintLoss(face, MM_PER_PIXEL, LECTERN.loss);
+  return photograph(face, LECTERN.corners, WIDTH, HEIGHT, 7);
+}
+
+/** The cabinet's side, 520 × 360 mm, with a plain card of 85.60 × 53.98 mm lying on it. */
+export const CABINET = {
+  corners: [[150, 190], [1300, 210], [1240, 960], [210, 930]] as Point[], // prettier-ignore
+  card: [[60, 60], [145.6, 60], [145.6, 113.98], [60, 113.98]] as Polygon, // prettier-ignore
+  lifted: [[520, 120], [498, 140], [492, 190], [500, 236], [520, 252]] as Polygon, // prettier-ignore
+};
+
+async function cabinetPhoto(): Promise<Raster> {
+  const face = veneerFigure(CHERRY, 1040, 720, MM_PER_PIXEL);
+  paintLifted(face, MM_PER_PIXEL, CABINET.lifted);
+  paint(face, MM_PER_PIXEL, CABINET.card, (_, __, rim) => (rim < 0.8 ? [150, 152, 150] : [222, 224, 220]));
+  return photograph(face, CABINET.corners, WIDTH, HEIGHT, 9);
+}
+
+/** Places on a face (mm) as fractions of its photo. */
+function inPhoto(corners: Point[], widthMm: number, heightMm: number, outline: Polygon): Point[] {
+  const map = homographyFrom([[0, 0], [widthMm, 0], [widthMm, heightMm], [0, heightMm]], corners); // prettier-ignore
+  return fractions(outline.map((p) => project(map, p)));
+}
+
+const SHEETS: {
+  id: string;
+  name: string;
+  species: string;
+  thicknessMm: number;
+  size: [number, number];
+  figure: Figure;
+  note: string;
+}[] = [
+  {
+    id: 'v-burr-old',
+    name: 'Burr walnut, from a wardrobe door',
+    species: 'walnut',
+    thicknessMm: 0.8,
+    size: [420, 180],
+    figure: { ...BURR, seed: 31, ground: [190, 132, 82], line: [116, 70, 40] },
+    note: 'Old, taken off a broken door.',
+  },
+  {
+    id: 'v-burr-new',
+    name: 'Burr walnut, new',
+    species: 'walnut',
+    thicknessMm: 0.6,
+    size: [300, 200],
+    figure: { ...BURR, seed: 32, ground: [150, 116, 88], line: [92, 68, 52] },
+    note: '',
+  },
+  {
+    id: 'v-walnut',
+    name: 'Walnut, straight',
+    species: 'walnut',
+    thicknessMm: 0.6,
+    size: [600, 160],
+    figure: { seed: 33, kind: 'straight', ground: [142, 106, 78], line: [100, 70, 50], periodMm: 14 },
+    note: '',
+  },
+  {
+    id: 'v-cherry',
+    name: 'Cherry, quarter-cut',
+    species: 'cherry',
+    thicknessMm: 0.6,
+    size: [500, 140],
+    figure: { ...CHERRY, seed: 34, ground: [206, 142, 98], line: [176, 112, 74] },
+    note: '',
+  },
+  {
+    id: 'v-elm',
+    name: 'Elm burr offcut',
+    species: 'elm',
+    thicknessMm: 0.9,
+    size: [160, 90],
+    figure: { ...BURR, seed: 35, ground: [196, 146, 92], line: [132, 84, 46] },
+    note: 'Two leaves.',
+  },
+  {
+    id: 'v-mahogany',
+    name: 'Mahogany flame',
+    species: 'mahogany',
+    thicknessMm: 0.7,
+    size: [380, 220],
+    figure: { seed: 36, kind: 'flame', ground: [150, 78, 48], line: [106, 48, 28], periodMm: 12 },
+    note: '',
+  },
+  {
+    id: 'v-maple',
+    name: 'Maple, plain',
+    species: 'maple',
+    thicknessMm: 0.6,
+    size: [700, 180],
+    figure: { seed: 37, kind: 'straight', ground: [224, 190, 146], line: [206, 168, 124], periodMm: 18 },
+    note: 'For the donor place, where nobody looks.',
+  },
+];
+
+/** The demo scenario: a village reading room's furniture. All invented; pictures generated, or in the public domain. */
+export async function readingRoom(): Promise<AnyStored[]> {
+  const { widthMm, heightMm } = LECTERN.size;
+  const lectern = newPiece('Lectern', WHEN);
+  const cabinet = newPiece('Card-index cabinet', '2026-03-02T09:10:00');
+  const settle = newPiece('Settle', '2026-03-02T09:20:00');
+  const cladding = readFileSync(path.join(__dirname, 'pictures/green-pine-cladding.jpg')).toString('base64');
+  const frame = { widthPx: WIDTH, heightPx: HEIGHT };
+  const onLectern = (outline: Polygon): Point[] => inPhoto(LECTERN.corners, widthMm, heightMm, outline);
+  const onCabinet = (outline: Polygon): Point[] => inPhoto(CABINET.corners, 520, 360, outline);
+  return [
+    stored('shop', SHOP_ID, DEFAULT_SHOP),
+    stored('piece', 'lectern', {
+      ...lectern,
+      client: 'Village reading room',
+      goal: 'shellac',
+      note: 'Stands by the window; the slope takes the sun.',
+    }),
+    pictureOf('lectern-photo', 'lectern slope', await lecternPhoto()),
+    stored('face', 'lectern-slope', {
+      ...newFace('lectern', 'Slope'),
+      picture: { id: 'lectern-photo', ...frame },
+      species: 'walnut',
+      veneerMm: 0.9,
+      scale: { kind: 'rectangle', object: 'face', corners: fractions(LECTERN.corners), widthMm, heightMm },
+      grain: onLectern([[180, 240], [430, 240]]), // prettier-ignore
+    }),
+    stored('damage', 'lectern-1', {
+      ...newDamage('lectern', 'lectern-slope', 1, 'liftedEdge'),
+      outline: onLectern(LECTERN.lifted),
+      answers: { woodAllPresent: true, glueLine: 'powdery', oldGlue: 'hide', openingMm: 2 },
+      method: 'floodAndPress',
+    }),
+    stored('damage', 'lectern-2', {
+      ...newDamage('lectern', 'lectern-slope', 2, 'missingVeneer'),
+      outline: onLectern(LECTERN.loss),
+      answers: { coreSound: true, donor: false, edgeBanding: false },
+      method: 'veneerPatch',
+      patch: { veneerId: 'v-burr-old' },
+    }),
+    stored('log', 'lectern-log-1', {
+      pieceId: 'lectern',
+      taskId: 'lectern/intake',
+      title: 'Photograph, clean, take off hardware',
+      doneAt: '2026-03-02T09:40:00',
+      actualMin: 30,
+      note: 'Two brass screws of the book rest are shorter; bagged apart.',
+      pictures: [{ pictureId: 'lectern-photo', role: 'before' }],
+    }),
+    stored('piece', 'cabinet', {
+      ...cabinet,
+      client: 'Village reading room',
+      school: 'conserve',
+      goal: 'keep',
+    }),
+    pictureOf('cabinet-photo', 'cabinet side', await cabinetPhoto()),
+    stored('face', 'cabinet-side', {
+      ...newFace('cabinet', 'Left side'),
+      picture: { id: 'cabinet-photo', ...frame },
+      species: 'cherry',
+      veneerMm: 1.1,
+      scale: {
+        kind: 'rectangle',
+        object: 'card',
+        corners: onCabinet(CABINET.card),
+        widthMm: 85.6,
+        heightMm: 53.98,
+      },
+      faceCorners: fractions(CABINET.corners),
+      grain: onCabinet([[120, 200], [400, 200]]), // prettier-ignore
+    }),
+    stored('damage', 'cabinet-1', {
+      ...newDamage('cabinet', 'cabinet-side', 1, 'liftedEdge'),
+      outline: onCabinet(CABINET.lifted),
+      answers: { woodAllPresent: true },
+    }),
+    stored('piece', 'settle', { ...settle, client: 'Village reading room', school: 'paint', goal: 'paint' }),
+    stored('picture', 'settle-photo', { name: 'painted pine', widthPx: 512, heightPx: 512, jpeg: cladding }),
+    stored('face', 'settle-back', {
+      ...newFace('settle', 'Back boards'),
+      picture: { id: 'settle-photo', widthPx: 512, heightPx: 512 },
+      build: 'solid',
+      species: 'pine',
+      veneerMm: 0,
+      finishNow: 'paint',
+    }),
+    ...SHEETS.flatMap(({ id, figure, size, ...sheet }): AnyStored[] => [
+      pictureOf(`${id}-photo`, sheet.name, veneerFigure(figure, 320, 320, 0.35)),
+      stored('veneer', id, {
+        name: sheet.name,
+        species: sheet.species,
+        thicknessMm: sheet.thicknessMm,
+        note: sheet.note,
+        alongMm: size[0],
+        acrossMm: size[1],
+        pictureId: `${id}-photo`,
+      }),
+    ]),
+  ];
+}

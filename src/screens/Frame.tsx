@@ -1,0 +1,104 @@
+import { Link, usePathname } from 'expo-router';
+import Hammer from 'lucide-react-native/icons/hammer';
+import Layers from 'lucide-react-native/icons/layers';
+import Lamp from 'lucide-react-native/icons/lamp-desk';
+import Warehouse from 'lucide-react-native/icons/warehouse';
+import { useEffect, type ReactNode } from 'react';
+import { StyleSheet, useColorScheme, View } from 'react-native';
+import { useOtherWindows, useShop } from '@/records';
+import { daylight, lamplight, space, Text, ThemeContext, ToastHost, useTheme } from '@/ui';
+import { useWide } from './shared/Page';
+
+const PLACES = [
+  { href: '/', label: 'Pieces', Icon: Lamp, under: ['/piece', '/face', '/damage', '/quick'] },
+  { href: '/bench', label: 'Bench', Icon: Hammer, under: ['/bench'] },
+  { href: '/stock', label: 'Stock', Icon: Layers, under: ['/stock'] },
+  { href: '/shop', label: 'Shop', Icon: Warehouse, under: ['/shop'] },
+] as const;
+
+/** Theme, messages and the four places; the page itself goes inside. */
+export function Frame({ children }: { children: ReactNode }) {
+  const { shop } = useShop();
+  const system = useColorScheme();
+  const dark = shop.theme === 'lamplight' || (shop.theme === 'system' && system === 'dark');
+  const theme = dark ? lamplight : daylight;
+  const wide = useWide();
+  useOtherWindows();
+  useServiceWorker();
+  useEffect(() => {
+    document.documentElement.style.background = theme.ground;
+    document.documentElement.style.colorScheme = dark ? 'dark' : 'light';
+  }, [theme, dark]);
+  return (
+    <ThemeContext.Provider value={theme}>
+      <ToastHost bottom={wide ? 16 : 76}>
+        <View style={[styles.frame, wide && styles.frameWide, { backgroundColor: theme.ground }]}>
+          {wide ? <Places wide /> : null}
+          <View role="main" style={styles.main}>
+            {children}
+          </View>
+          {wide ? null : <Places />}
+        </View>
+      </ToastHost>
+    </ThemeContext.Provider>
+  );
+}
+
+function Places({ wide = false }: { wide?: boolean }) {
+  const theme = useTheme();
+  const path = usePathname();
+  return (
+    <View
+      role="navigation"
+      aria-label="Places"
+      style={[styles.bar, wide && styles.rail, { backgroundColor: theme.bar }]}
+    >
+      {PLACES.map(({ href, label, Icon, under }) => {
+        const here = href === path || under.some((u) => path.startsWith(u));
+        return (
+          <Link
+            key={href}
+            href={href}
+            aria-current={here ? 'page' : undefined}
+            style={[styles.place, wide && styles.placeWide]}
+          >
+            <View
+              style={[
+                styles.placeInner,
+                { borderColor: here ? theme.onBarLit : 'transparent' },
+                wide ? styles.litLeft : styles.litTop,
+              ]}
+            >
+              <Icon size={20} color={here ? theme.onBarLit : theme.onBarQuiet} />
+              <Text kind="label" tone={here ? 'onBarLit' : 'onBarQuiet'}>
+                {label}
+              </Text>
+            </View>
+          </Link>
+        );
+      })}
+    </View>
+  );
+}
+
+/** Offline after the first load; only in the exported build, where the file exists. */
+function useServiceWorker(): void {
+  useEffect(() => {
+    if (process.env.NODE_ENV === 'production' && 'serviceWorker' in navigator) {
+      navigator.serviceWorker.register('/sw.js').catch(() => undefined);
+    }
+  }, []);
+}
+
+const styles = StyleSheet.create({
+  frame: { flex: 1, height: '100%' },
+  frameWide: { flexDirection: 'row' },
+  main: { flex: 1, minWidth: 0, minHeight: 0 },
+  bar: { flexDirection: 'row', height: 64 },
+  rail: { flexDirection: 'column', width: 84, height: '100%', paddingTop: space(4) },
+  place: { flex: 1, display: 'flex' },
+  placeWide: { flexGrow: 0, flexShrink: 0, flexBasis: 72 },
+  placeInner: { flex: 1, alignItems: 'center', justifyContent: 'center', gap: 2 },
+  litTop: { borderTopWidth: 3 },
+  litLeft: { borderLeftWidth: 3 },
+});

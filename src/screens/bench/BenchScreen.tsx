@@ -1,0 +1,196 @@
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { PHASE_SOURCE, PHASES, phaseLabel, type Schedule } from '@/core/bench';
+import { CAUTIONS } from '@/core/safety';
+import { describeSource } from '@/core/sources';
+import { formatMinutes } from '@/core/units';
+import { removeRecords, useShop } from '@/records';
+import { Button, Figure, Fold, LitCard, Notice, Progress, Section, Text, useSay } from '@/ui';
+import { Page } from '../shared/Page';
+import { TrailList } from '../shared/Trail';
+import { useAct } from '../shared/useAct';
+import { isTicked, useBenchPlan, type PieceTask } from '../shared/useBench';
+import { usePieceView } from '../shared/usePiece';
+import { DayStrip, type StripTask } from './DayStrip';
+import { TickForm } from './TickForm';
+
+const dayText = (day: string): string => format(parseISO(day), 'EEEE d MMMM');
+const minutesOf = (clock: string): number => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3, 5));
+
+type Timed = PieceTask & { when: Schedule['tasks'][number] };
+
+/** What to do next, then the days ahead; over all pieces, or one. */
+export function BenchScreen() {
+  const { piece: only } = useLocalSearchParams<{ piece?: string }>();
+  const view = usePieceView(only);
+  const plan = useBenchPlan();
+  const { shop } = useShop();
+  const act = useAct();
+  const say = useSay();
+  const [ticking, setTicking] = useState<string>();
+  const ticked = new Set(plan.done.map((d) => d.taskId));
+  const when = new Map(plan.schedule?.tasks.map((t) => [t.id, t]));
+  const timed = plan.tasks
+    .flatMap((t): Timed[] => {
+      const at = when.get(t.id);
+      return at && (!only || t.pieceId === only) ? [{ ...t, when: at }] : [];
+    })
+    .sort((a, b) => a.when.start.localeCompare(b.when.start));
+  const todo = timed.filter((t) => !ticked.has(t.id) && isTicked(t));
+  const [next] = todo;
+  const finish = timed.reduce((latest, t) => (t.when.end > latest ? t.when.end : latest), '');
+  const days = [...new Set(todo.map((t) => t.when.start.slice(0, 10)))];
+  const hours = { from: minutesOf(shop.workingHours.from), to: minutesOf(shop.workingHours.to) };
+  const strips = timed.map((t): StripTask => ({
+    ...t.when,
+    title: t.title,
+    lit: t.id === next?.id,
+    done: ticked.has(t.id),
+  }));
+  const frame = view.piece
+    ? {
+        eyebrow: view.piece.body.name,
+        back: { href: `/piece/${view.piece.id}` as const, label: view.piece.body.name },
+        list: <TrailList view={view} />,
+      }
+    : { eyebrow: 'All pieces' };
+  const untick = (taskId: string): void =>
+    act(async () => {
+      const entry = plan.log.find((l) => l.body.taskId === taskId);
+      if (!entry) return;
+      const undo = await removeRecords([{ kind: 'log', id: entry.id }]);
+      say({ text: `“${entry.body.title}” is open again.`, action: { label: 'Undo', run: () => act(undo) } });
+    });
+  return (
+    <Page title="Bench" {...frame}>
+      {plan.problem ? (
+        <Notice kind="stop" title="No plan can be made">
+          {`${plan.problem} Nothing is lost; change the shop's clamps or hours, or the press plan.`}
+        </Notice>
+      ) : null}
+      {plan.loading && timed.length === 0 ? <Progress label="Planning the days" fraction={0.5} /> : null}
+      {!plan.loading && plan.tasks.length === 0 ? (
+        <View style={{ gap: 12 }}>
+          <Text>
+            The bench fills when a piece has a damage with a repair: every step, in the order of work, in your
+            hours.
+          </Text>
+          <Button label="Go to the pieces" kind="main" onPress={() => router.push('/')} />
+        </View>
+      ) : null}
+      {next ? (
+        <LitCard
+          eyebrow={`Next, ${next.when.start.slice(11, 16)} on ${dayText(next.when.start)}${only ? '' : ` · ${next.pieceName}`}`}
+          title={next.title}
+        >
+          <Text>{next.detail}</Text>
+          <Text
+            kind="quiet"
+            tone="lampText"
+          >{`${formatMinutes(next.attendedMin)} of work${next.unattendedMin > 0 ? `, then ${formatMinutes(next.unattendedMin)} of waiting` : ''}`}</Text>
+          {next.cautions.map((c) => (
+            <Text key={c} kind="quiet" tone="oxblood">
+              {CAUTIONS[c]}
+            </Text>
+          ))}
+          {ticking === next.id ? (
+            <TickForm key={next.id} task={next} onDone={() => setTicking(undefined)} />
+          ) : (
+            <Button label="Tick it off" kind="main" onPress={() => setTicking(next.id)} />
+          )}
+        </LitCard>
+      ) : null}
+      {finish && todo.length > 0 ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
+          <Figure
+            label="Finished"
+            value={finish.slice(11, 16)}
+            note={dayText(finish)}
+            source="Worked out here: the earliest end found over many orders of work, within your hours, hands and clamps."
+          />
+          <Figure
+            label="Steps done"
+            value={`${timed.filter((t) => ticked.has(t.id)).length} of ${timed.filter(isTicked).length}`}
+          />
+          <Figure
+            label="Your hands"
+            value={formatMinutes(todo.reduce((s, t) => s + t.attendedMin, 0))}
+            note="still to work"
+          />
+        </View>
+      ) : null}
+      {days.map((day) => (
+        <Section key={day} title={dayText(day)}>
+          <DayStrip day={day} tasks={strips} hours={hours} />
+          <View>
+            {todo
+              .filter((t) => t.when.start.slice(0, 10) === day)
+              .map((t) => (
+                <Fold key={t.id} title={`${t.when.start.slice(11, 16)}  ${t.title}`}>
+                  <Text kind="label">{`${only ? '' : `${t.pieceName} · `}${phaseLabel(t.phase)} · ${formatMinutes(t.attendedMin)}${t.unattendedMin > 0 ? ` + ${formatMinutes(t.unattendedMin)} waiting` : ''}`}</Text>
+                  <Text>{t.detail}</Text>
+                  {t.cautions.map((c) => (
+                    <Text key={c} kind="quiet" tone="oxblood">
+                      {CAUTIONS[c]}
+                    </Text>
+                  ))}
+                  {ticking === t.id ? (
+                    <TickForm key={t.id} task={t} onDone={() => setTicking(undefined)} />
+                  ) : (
+                    <Button
+                      label="Tick it off"
+                      name={`Tick off: ${t.title}`}
+                      onPress={() => setTicking(t.id)}
+                    />
+                  )}
+                </Fold>
+              ))}
+          </View>
+        </Section>
+      ))}
+      {timed.length > 0 ? (
+        <>
+          <Text kind="quiet">
+            On the strips, solid bars are hands at work, outlined ones glue and finish setting, through the
+            night too. The lit field is your hours.
+          </Text>
+          <Fold title={`Done (${timed.filter((t) => ticked.has(t.id)).length})`}>
+            {timed
+              .filter((t) => ticked.has(t.id))
+              .map((t) => (
+                <View
+                  key={t.id}
+                  style={{
+                    flexDirection: 'row',
+                    alignItems: 'center',
+                    justifyContent: 'space-between',
+                    gap: 8,
+                  }}
+                >
+                  <View style={{ flex: 1 }}>
+                    <Text>{t.title}</Text>
+                    <Text kind="label">{`${t.when.attendedEnd.slice(11, 16)}, ${dayText(t.when.attendedEnd)}`}</Text>
+                  </View>
+                  <Button
+                    label="Not done"
+                    name={`Not done: ${t.title}`}
+                    kind="quiet"
+                    onPress={() => untick(t.id)}
+                  />
+                </View>
+              ))}
+          </Fold>
+          <Fold title="Why this order?">
+            {PHASES.map((p) => (
+              <Text key={p.id} kind="quiet">{`${p.label}: ${p.why}`}</Text>
+            ))}
+            <Text kind="label">{describeSource(PHASE_SOURCE)}</Text>
+          </Fold>
+        </>
+      ) : null}
+    </Page>
+  );
+}

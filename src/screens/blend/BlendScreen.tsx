@@ -1,0 +1,228 @@
+import { router, useLocalSearchParams } from 'expo-router';
+import { View } from 'react-native';
+import { blendPlan, LAYER_MODEL, UNSEEN_FROM_A_STEP_BACK } from '@/core/colour';
+import { methodById } from '@/core/method';
+import { EDGE_FACTOR, GRITS, LEAST_LEFT_MM, SCRATCH_SHARE } from '@/core/sanding';
+import { describeSource } from '@/core/sources';
+import { formatMinutes } from '@/core/units';
+import { useOne } from '@/records';
+import { Button, Figure, Notice, Progress, Row, Section, Text } from '@/ui';
+import { attempt, damageLabel, methodOf, sandingOf } from '../shared/derive';
+import { Missing } from '../shared/Missing';
+import { Page } from '../shared/Page';
+import { Tone } from '../shared/Swatch';
+import { TrailList } from '../shared/Trail';
+import { useDamageView } from '../shared/usePiece';
+import { useUnits } from '../shared/useUnits';
+import { topFinishOf, useOldTones, useStockTones } from '../shared/useWorkshop';
+import { VeneerLeft } from './VeneerLeft';
+
+/** Sanding within the budget, then colour layer by layer. */
+export function BlendScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const view = useDamageView(id);
+  const { damage, face, piece, onFace } = view;
+  const old = useOldTones(damage, face, onFace);
+  const stockTones = useStockTones();
+  const veneer = useOne('veneer', damage?.body.patch.veneerId).record;
+  const { length } = useUnits();
+  if (!damage || !piece) return <Missing what="This damage" loading={view.loading} />;
+  const method = methodOf(
+    piece.body,
+    face?.body,
+    damage.body,
+    onFace.map((d) => d.body),
+  );
+  const isPatch = method !== undefined && methodById(method).family === 'patch';
+  const painted = piece.body.school === 'paint' || piece.body.goal === 'paint';
+  const bare = stockTones.tones.get(veneer?.id ?? '');
+  const oldTones = old.tones;
+  const plan =
+    isPatch && !painted && oldTones && bare
+      ? attempt(() => blendPlan(oldTones, bare, topFinishOf(piece.body)))
+      : undefined;
+  const sanding = face ? sandingOf(piece.body, face.body, isPatch ? veneer?.body : undefined) : undefined;
+  const blend = plan?.ok ? plan.value : undefined;
+  return (
+    <Page
+      title="Blend"
+      eyebrow={`${piece.body.name} · ${damageLabel(damage.body)}`}
+      back={{ href: `/damage/${damage.id}/decide`, label: 'Decide' }}
+      list={<TrailList view={view} />}
+    >
+      {isPatch && !painted && !veneer ? (
+        <Notice kind="rest" title="No veneer chosen yet">
+          <View style={{ gap: 8 }}>
+            <Text>The colouring is worked out from the veneer the patch is cut from.</Text>
+            <Button
+              label="Match veneer"
+              kind="main"
+              onPress={() => router.push(`/damage/${damage.id}/patch`)}
+            />
+          </View>
+        </Notice>
+      ) : null}
+      {painted ? (
+        <Notice kind="rest" title="Paint covers it">
+          No colouring is needed: prime and paint. Sanding still has its budget.
+        </Notice>
+      ) : null}
+      {!isPatch && !painted ? (
+        <Notice kind="rest" title="No new wood here">
+          This repair puts no new wood into the face, so there is nothing to colour. What sanding leaves is
+          shown below.
+        </Notice>
+      ) : null}
+      {old.loading || stockTones.loading ? (
+        <Progress label="Reading the colours from the photos" fraction={0.5} />
+      ) : null}
+      {old.problem ? (
+        <Notice kind="stop" title="The colour of the old wood could not be read">
+          {old.problem}
+        </Notice>
+      ) : null}
+      {blend && oldTones && bare ? (
+        <>
+          <Section
+            title="From bare to blended"
+            help={veneer ? `${veneer.body.name}, bare, beside the old wood.` : ''}
+          >
+            <View style={{ flexDirection: 'row', gap: 8 }}>
+              <Tone lab={oldTones.mean} label="Old wood" />
+              <Tone lab={bare.mean} label="Veneer, bare" />
+              <Tone lab={blend.final} label="After all layers" />
+            </View>
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
+              <Figure
+                label="Difference, bare"
+                value={blend.bareDifference.toFixed(1)}
+                unit="ΔE00"
+                source={describeSource(LAYER_MODEL)}
+              />
+              <Figure
+                label="Difference left"
+                value={blend.residual.toFixed(1)}
+                unit="ΔE00"
+                note={
+                  blend.residual <= UNSEEN_FROM_A_STEP_BACK.value
+                    ? 'not seen from a step back: stop here'
+                    : 'still seen from a step back'
+                }
+                alarm={blend.residual > UNSEEN_FROM_A_STEP_BACK.value}
+                source={describeSource(UNSEEN_FROM_A_STEP_BACK.source)}
+              />
+            </View>
+            {blend.tooDark ? (
+              <Notice kind="stop" title="This veneer is darker than the old ground">
+                Colour cannot be taken away. Choose a lighter veneer, or bleach a test piece first.
+              </Notice>
+            ) : null}
+          </Section>
+          <Section
+            title="Layers, in this order"
+            help="On a test board of the same veneer first, sanded to the same grit."
+          >
+            {blend.steps.map((s, i) => (
+              <View key={s.id} style={{ gap: 8 }}>
+                <Text kind="subheading">{`${i + 1}. ${s.title}`}</Text>
+                {s.before && s.after ? (
+                  <View style={{ flexDirection: 'row', gap: 8 }}>
+                    <Tone lab={s.before} label="Before" />
+                    <Tone lab={s.after} label="After" />
+                    <Tone
+                      lab={
+                        s.id === 'dye' ? oldTones.ground : s.id === 'toner' ? oldTones.mean : oldTones.line
+                      }
+                      label="Aim"
+                    />
+                  </View>
+                ) : null}
+                <Text>{s.detail}</Text>
+                {s.left !== undefined ? (
+                  <Row
+                    title="Left to the aim"
+                    value={`${s.left.toFixed(1)} ΔE00`}
+                    source={describeSource(LAYER_MODEL)}
+                    last
+                  />
+                ) : null}
+                <Row
+                  title="Wait before the next layer"
+                  detail={s.scuffGrit ? `Then scuff with ${s.scuffGrit.value}` : 'No scuffing'}
+                  value={formatMinutes(s.waitMin.value)}
+                  source={describeSource(s.waitMin.source)}
+                  last
+                />
+              </View>
+            ))}
+          </Section>
+        </>
+      ) : null}
+      {sanding ? (
+        <Section
+          title="Sanding budget"
+          help={isPatch && veneer ? 'For the patch, after it is glued.' : 'For the face.'}
+        >
+          {sanding.ok ? (
+            <>
+              <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
+                <Figure
+                  label="Start with"
+                  value={String(sanding.value.startGrit)}
+                  unit="grit"
+                  source="Common practice: no coarser than 150 on thin veneer."
+                />
+                <Figure
+                  label="End with"
+                  value={String(sanding.value.endGrit)}
+                  unit="grit"
+                  source="Common practice: 180 to 220 before colour."
+                />
+                <Figure
+                  label="Veneer left"
+                  value={length(Math.max(0, sanding.value.leftMm))}
+                  alarm={sanding.value.leftMm < LEAST_LEFT_MM.value}
+                  source={`${describeSource(GRITS[3]?.medianUm.source ?? SCRATCH_SHARE.source)} ${describeSource(SCRATCH_SHARE.source)}`}
+                />
+                <Figure
+                  label="Left at edges"
+                  value={length(Math.max(0, sanding.value.leftAtEdgeMm))}
+                  alarm={sanding.value.leftAtEdgeMm < LEAST_LEFT_MM.value}
+                  source={describeSource(EDGE_FACTOR.source)}
+                />
+              </View>
+              <VeneerLeft
+                budget={sanding.value}
+                veneerMm={isPatch && veneer ? veneer.body.thicknessMm : (face?.body.veneerMm ?? 1)}
+                text={length}
+              />
+              <Text kind="quiet">{`Amber line: ${length(LEAST_LEFT_MM.value)}, where glue and core begin to show.`}</Text>
+              <View>
+                {sanding.value.steps.map((s) => (
+                  <Row
+                    key={s.grit}
+                    title={`Grit ${s.grit}`}
+                    detail={`${length(s.leftMm)} left after it`}
+                    value={`−${s.removedMm.toFixed(3)} mm`}
+                  />
+                ))}
+              </View>
+              {sanding.value.warning ? (
+                <Notice kind="stop" title="Too little veneer">
+                  {sanding.value.warning}
+                </Notice>
+              ) : null}
+            </>
+          ) : (
+            <Notice kind="stop">{sanding.problem}</Notice>
+          )}
+        </Section>
+      ) : null}
+      <Button
+        label="Open the bench plan"
+        kind="main"
+        onPress={() => router.push(`/bench?piece=${piece.id}`)}
+      />
+    </Page>
+  );
+}

@@ -1,0 +1,162 @@
+import { StyleSheet, View } from 'react-native';
+import { methodById, type MethodId, type RankedMethod, type Ranking, type Reason } from '@/core/method';
+import { CAUTIONS, cautionsFor } from '@/core/safety';
+import { Button, Fold, Notice, Text, useTheme } from '@/ui';
+
+function Reasons({
+  title,
+  reasons,
+  sign,
+}: {
+  title: string;
+  reasons: readonly Reason[];
+  sign: '+' | '−' | '×';
+}) {
+  if (reasons.length === 0) return null;
+  return (
+    <View style={styles.reasons}>
+      <Text kind="label">{title}</Text>
+      {reasons.map((r) => (
+        <View key={r.rule} style={styles.reason}>
+          <Text kind="number" style={styles.sign}>
+            {sign}
+          </Text>
+          <View style={styles.text}>
+            <Text>{r.text}</Text>
+            <Text kind="label">{r.source}</Text>
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+export function Cautions({ method }: { method: MethodId }) {
+  return (
+    <Notice kind="stop" title="Before you begin">
+      <View style={styles.reasons}>
+        {cautionsFor(method).map((c) => (
+          <Text key={c}>{CAUTIONS[c]}</Text>
+        ))}
+      </View>
+    </Notice>
+  );
+}
+
+function MethodBody({
+  ranked,
+  onChoose,
+  chosen,
+  chooseLabel,
+}: {
+  ranked: RankedMethod;
+  onChoose?: (m: MethodId) => void;
+  chosen?: MethodId;
+  chooseLabel: string;
+}) {
+  const method = methodById(ranked.method);
+  return (
+    <View style={styles.body}>
+      <Text>{method.how}</Text>
+      <Reasons title="Speaks for it" reasons={ranked.for} sign="+" />
+      <Reasons title="Speaks against it" reasons={ranked.against} sign="−" />
+      {onChoose && chosen !== ranked.method ? (
+        <Button
+          label={chooseLabel}
+          name={`${chooseLabel}: ${method.label}`}
+          onPress={() => onChoose(ranked.method)}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+type Props = {
+  ranking: Ranking;
+  chosen?: MethodId;
+  onChoose?: (method: MethodId) => void;
+  /** Where an open question is answered, when it can be answered here. */
+  answer?: (question: Ranking['questions'][number]) => React.ReactNode;
+};
+
+/** The ranking with everything that speaks for, against, or rules out. */
+export function RankingView({ ranking, chosen, onChoose, answer }: Props) {
+  const theme = useTheme();
+  const [first, ...rest] = ranking.ranked;
+  const most = Math.max(1, ...ranking.ranked.map((r) => r.score));
+  if (!first) {
+    return (
+      <Notice kind="stop" title="Every method is ruled out">
+        The reasons stand below. Check the answers; the core or the glue line may have to be seen to first.
+      </Notice>
+    );
+  }
+  return (
+    <View style={styles.list}>
+      {ranking.questions.map((q) => (
+        <View key={q.fact} style={[styles.question, { borderColor: theme.lampEdge }]}>
+          <Text kind="label" tone="lampText">
+            This would change the answer
+          </Text>
+          <Text kind="strong">{q.ask}</Text>
+          <Text kind="quiet">{q.look}</Text>
+          {q.changes.map((c) => (
+            <Text key={c.answer} kind="quiet">
+              {`“${c.answer}” would put ${methodById(c.first).label.toLowerCase()} first.`}
+            </Text>
+          ))}
+          {answer?.(q)}
+        </View>
+      ))}
+      <Cautions method={chosen ?? first.method} />
+      <View>
+        {[first, ...rest].map((r, i) => (
+          <Fold
+            key={r.method}
+            open={i === 0}
+            title={`${i + 1}. ${methodById(r.method).label}${chosen === r.method ? ' (chosen)' : ''}`}
+          >
+            <View style={styles.scale} role="img" aria-label={`Score ${r.score}`}>
+              <View style={[styles.track, { backgroundColor: theme.line }]}>
+                <View
+                  style={{
+                    height: 8,
+                    width: `${Math.max(2, (100 * r.score) / most)}%`,
+                    backgroundColor: i === 0 ? theme.lampEdge : theme.verdigris,
+                  }}
+                />
+              </View>
+              <Text kind="number">{r.score}</Text>
+            </View>
+            <MethodBody
+              ranked={r}
+              chooseLabel="Choose this"
+              {...(onChoose ? { onChoose } : {})}
+              {...(chosen ? { chosen } : {})}
+            />
+          </Fold>
+        ))}
+        <Fold title={`Set aside (${ranking.excluded.length})`}>
+          {ranking.excluded.map((e) => (
+            <View key={e.method}>
+              <Text kind="strong">{methodById(e.method).label}</Text>
+              <Reasons title="Ruled out" reasons={e.because} sign="×" />
+            </View>
+          ))}
+        </Fold>
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: 16 },
+  question: { borderLeftWidth: 4, paddingLeft: 12, paddingVertical: 4, gap: 4 },
+  body: { gap: 12 },
+  reasons: { gap: 6 },
+  reason: { flexDirection: 'row', gap: 8 },
+  sign: { width: 18, textAlign: 'center' },
+  text: { flex: 1 },
+  scale: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  track: { flex: 1, height: 8, borderRadius: 4, overflow: 'hidden' },
+});

@@ -1,0 +1,78 @@
+import { router } from 'expo-router';
+import { View } from 'react-native';
+import { SCHOOLS } from '@/core/method';
+import { createRecord, localNow, newPiece, useList, type Stored } from '@/records';
+import { Button, LitCard, Notice, Section, Text } from '@/ui';
+import { trailOf } from '../shared/nextStep';
+import { Page } from '../shared/Page';
+import { LinkRow } from '../shared/Trail';
+import { useAct } from '../shared/useAct';
+import { usePieceProgress } from '../shared/useBench';
+import { usePieceView } from '../shared/usePiece';
+
+/** The first screen: a quick answer, and the pieces in the shop. */
+export function PiecesScreen() {
+  const { records, unreadable, loading, error } = useList('piece');
+  const act = useAct();
+  const add = (): void =>
+    act(async () => {
+      const record = await createRecord('piece', newPiece(`Piece ${records.length + 1}`, localNow()));
+      router.push(`/piece/${record.id}/about`);
+    });
+  const pieces = [...records].sort((a, b) => b.body.createdAt.localeCompare(a.body.createdAt));
+  return (
+    <Page title="Rustic Lantern" eyebrow="What is wrong with the wood, and what to do about it">
+      {error ? <Notice kind="stop">{error.message}</Notice> : null}
+      {unreadable > 0 ? (
+        <Notice kind="stop" title={`${unreadable} of the stored pieces could not be read.`}>
+          They are kept aside. You can save them from the shop page under “Set aside”; everything else works.
+        </Notice>
+      ) : null}
+      <LitCard eyebrow="No record needed" title="One damage, one answer">
+        <Text>
+          Say what it is, how large, on what wood and under what finish. The repair comes with its reasons.
+        </Text>
+        <Button label="Quick answer" kind="main" onPress={() => router.push('/quick')} />
+      </LitCard>
+      <Section title="Pieces">
+        {pieces.length === 0 && !loading ? (
+          <View style={{ gap: 12 }}>
+            <Text>
+              A piece of furniture, its faces and their damages are kept here, from the first photo to the
+              finished record.
+            </Text>
+            <Button label="Add a piece" onPress={add} />
+            <Button
+              label="Look round with the demo pieces"
+              kind="quiet"
+              onPress={() => router.push('/demo')}
+            />
+          </View>
+        ) : (
+          <View>
+            {pieces.map((p) => (
+              <PieceRow key={p.id} piece={p} />
+            ))}
+            <View style={{ paddingTop: 16 }}>
+              <Button label="Add a piece" onPress={add} />
+            </View>
+          </View>
+        )}
+      </Section>
+    </Page>
+  );
+}
+
+function PieceRow({ piece }: { piece: Stored<'piece'> }) {
+  const view = usePieceView(piece.id);
+  const { done, all } = usePieceProgress(view);
+  const { next } = trailOf({ ...view, piece }, done, all);
+  return (
+    <LinkRow
+      href={`/piece/${piece.id}`}
+      title={piece.body.name}
+      detail={`${SCHOOLS[piece.body.school].label} · next: ${next.title.charAt(0).toLowerCase()}${next.title.slice(1)}`}
+      value={all > 0 ? `${done}/${all}` : ''}
+    />
+  );
+}

@@ -1,0 +1,86 @@
+import { router, useLocalSearchParams, type Href } from 'expo-router';
+import { View } from 'react-native';
+import { SCHOOLS } from '@/core/method';
+import { Button, LitCard, Section, Text } from '@/ui';
+import { damageLabel, surveyed } from '../shared/derive';
+import { FaceBoard } from '../shared/FaceBoard';
+import { Missing } from '../shared/Missing';
+import { trailOf } from '../shared/nextStep';
+import { Page, useWide } from '../shared/Page';
+import { LinkRow, TrailList, TrailSteps } from '../shared/Trail';
+import { usePieceProgress } from '../shared/useBench';
+import { usePieceView } from '../shared/usePiece';
+import { useUnits } from '../shared/useUnits';
+
+/** One piece: its face in raking light, the next thing to do, and the trail of steps. */
+export function TrailScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const view = usePieceView(id);
+  const { done, all } = usePieceProgress(view);
+  const { area } = useUnits();
+  const wide = useWide();
+  const { piece, faces, damages } = view;
+  if (!piece) return <Missing what="This piece" loading={view.loading} />;
+  const { next, steps } = trailOf({ ...view, piece }, done, all);
+  const first = faces[0];
+  return (
+    <Page
+      title={piece.body.name}
+      eyebrow={[piece.body.client, SCHOOLS[piece.body.school].label.toLowerCase()]
+        .filter(Boolean)
+        .join(' · ')}
+      back={{ href: '/', label: 'Pieces' }}
+      list={<TrailList view={view} />}
+      board={
+        first ? (
+          <FaceBoard
+            face={first}
+            damages={damages.filter((d) => d.body.faceId === first.id)}
+            still
+            label={`${first.body.name} with its damages`}
+            phoneHeight={236}
+          />
+        ) : undefined
+      }
+    >
+      <LitCard eyebrow="Now" title={next.title}>
+        <Text>{next.detail}</Text>
+        <Button label={next.action} kind="main" onPress={() => router.push(next.href as Href)} />
+      </LitCard>
+      {wide ? null : <TrailSteps steps={steps} />}
+      <Section title="Damages">
+        <View>
+          {damages.map((d) => {
+            const survey = surveyed(d.body, faces.find((f) => f.id === d.body.faceId)?.body);
+            return (
+              <LinkRow
+                key={d.id}
+                href={`/damage/${d.id}`}
+                title={damageLabel(d.body)}
+                detail={faces.find((f) => f.id === d.body.faceId)?.body.name ?? 'On no face yet'}
+                value={survey.ok ? area(survey.value.measures.areaMm2) : ''}
+              />
+            );
+          })}
+          {damages.length === 0 ? <Text kind="quiet">None yet. They are outlined on a face.</Text> : null}
+        </View>
+      </Section>
+      <Section title="Faces">
+        <View>
+          {faces.map((f) => (
+            <LinkRow
+              key={f.id}
+              href={`/face/${f.id}`}
+              title={f.body.name}
+              detail="Photo, scale, grain, wood"
+            />
+          ))}
+        </View>
+        <Button
+          label="About this piece, add a face"
+          onPress={() => router.push(`/piece/${piece.id}/about`)}
+        />
+      </Section>
+    </Page>
+  );
+}

@@ -1,0 +1,71 @@
+import { SCHOOLS, FINISH_GOALS, methodById } from '@/core/method';
+import { setPages, type Block, type Page, type Paper } from '@/core/print';
+import { formatMinutes } from '@/core/units';
+import type { Picture, Stored } from '@/records';
+import { damageLabel, surveyed } from '../shared/derive';
+
+type Input = {
+  piece: Stored<'piece'>;
+  faces: readonly Stored<'face'>[];
+  damages: readonly Stored<'damage'>[];
+  log: readonly Stored<'log'>[];
+  pictures: ReadonlyMap<string, Picture>;
+  paper: Paper;
+  length: (mm: number) => string;
+  area: (mm2: number) => string;
+};
+
+function bytesOf(base64: string): Uint8Array {
+  return Uint8Array.from(atob(base64), (c) => c.charCodeAt(0));
+}
+
+/** The record of a piece for paper: what was found, what was chosen, what was done and with which photos. */
+export function recordPages({ piece, faces, damages, log, pictures, paper, length, area }: Input): Page[] {
+  const picture = (id: string, caption: string): { caption: string; jpeg: Uint8Array; aspect: number }[] => {
+    const p = pictures.get(id);
+    return p ? [{ caption, jpeg: bytesOf(p.jpeg), aspect: p.widthPx / p.heightPx }] : [];
+  };
+  const blocks: Block[] = [
+    { kind: 'heading', level: 1, text: piece.body.name },
+    { kind: 'row', left: 'Owner', right: piece.body.client || 'not entered' },
+    { kind: 'row', left: 'School', right: SCHOOLS[piece.body.school].label },
+    { kind: 'row', left: 'Finish in the end', right: FINISH_GOALS[piece.body.goal] },
+    ...(piece.body.note ? [{ kind: 'paragraph' as const, text: piece.body.note }] : []),
+    { kind: 'heading', level: 2, text: 'Damages and repairs' },
+  ];
+  for (const d of damages) {
+    const face = faces.find((f) => f.id === d.body.faceId)?.body;
+    const survey = surveyed(d.body, face);
+    const size = survey.ok
+      ? `${area(survey.value.measures.areaMm2)}, ${length(survey.value.measures.alongMm)} along and ${length(survey.value.measures.acrossMm)} across the grain`
+      : 'not measured';
+    const repair = d.body.method ? methodById(d.body.method).label : 'not decided';
+    const why = d.body.methodReason ? ` Reason: ${d.body.methodReason}` : '';
+    blocks.push({
+      kind: 'row',
+      left: `${damageLabel(d.body)}, ${face?.name ?? 'no face'}`,
+      right: `${size}. ${repair}.${why}`,
+    });
+  }
+  blocks.push({ kind: 'heading', level: 2, text: 'Work done' });
+  if (log.length === 0) blocks.push({ kind: 'paragraph', text: 'No step has been ticked yet.' });
+  for (const l of log) {
+    const when = `${l.body.doneAt.slice(0, 10)} ${l.body.doneAt.slice(11, 16)}`;
+    blocks.push({
+      kind: 'row',
+      left: `${when}, ${formatMinutes(l.body.actualMin)}`,
+      right: `${l.body.title}${l.body.note ? `. ${l.body.note}` : ''}`,
+    });
+  }
+  const photos = [
+    ...faces.flatMap((f) => (f.body.picture ? picture(f.body.picture.id, `${f.body.name}, as found`) : [])),
+    ...log.flatMap((l) =>
+      l.body.pictures.flatMap((p) =>
+        picture(p.pictureId, `${p.role === 'before' ? 'Before' : 'After'}: ${l.body.title}`),
+      ),
+    ),
+  ];
+  if (photos.length > 0)
+    blocks.push({ kind: 'heading', level: 2, text: 'Photos' }, { kind: 'pictures', items: photos });
+  return setPages(blocks, paper, `Record of ${piece.body.name}`);
+}

@@ -1,0 +1,78 @@
+import { Link, type Href } from 'expo-router';
+import type { ReactNode } from 'react';
+import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { space, Text, useTheme, WIDE_PX } from '@/ui';
+
+export const useWide = (): boolean => useWindowDimensions().width >= WIDE_PX;
+
+type Props = {
+  title: string;
+  eyebrow?: string;
+  back?: { href: Href; label: string };
+  /** The picture or drawing this page is about: above the text on a phone, in the middle on a wide screen. */
+  board?: ReactNode;
+  /** A list to the left on a wide screen; left out on a phone, where `back` leads to it. */
+  list?: ReactNode;
+  children: ReactNode;
+};
+
+/** A page: one column on a phone; list, canvas and detail side by side where there is room. */
+export function Page({ title, eyebrow, back, board, list, children }: Props) {
+  const theme = useTheme();
+  const wide = useWide();
+  const head = (
+    <View style={styles.head}>
+      {back && !(wide && list) ? (
+        <Link href={back.href} style={styles.back} aria-label={`Back to ${back.label}`}>
+          <Text kind="label" tone="lampText" style={styles.underlined}>
+            ‹ {back.label}
+          </Text>
+        </Link>
+      ) : null}
+      {eyebrow ? <Text kind="label">{eyebrow}</Text> : null}
+      <Text kind="title">{title}</Text>
+    </View>
+  );
+  if (!wide) {
+    return (
+      <ScrollView style={{ backgroundColor: theme.ground }} contentContainerStyle={styles.phone}>
+        {head}
+        {board}
+        <View style={styles.body}>{children}</View>
+      </ScrollView>
+    );
+  }
+  const column = { borderColor: theme.line };
+  return (
+    <View style={[styles.wide, { backgroundColor: theme.ground }]}>
+      {list ? (
+        <ScrollView style={[styles.list, column]} contentContainerStyle={styles.pad}>
+          {list}
+        </ScrollView>
+      ) : null}
+      {board ? <View style={[styles.canvas, column]}>{board}</View> : null}
+      <ScrollView
+        style={board ? styles.detail : styles.full}
+        contentContainerStyle={[styles.pad, !board && styles.reading]}
+      >
+        {head}
+        <View style={styles.body}>{children}</View>
+      </ScrollView>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  phone: { paddingBottom: space(10) },
+  head: { paddingHorizontal: space(5), paddingTop: space(4), paddingBottom: space(3), gap: 2 },
+  back: { minHeight: 44, justifyContent: 'center', paddingVertical: space(3) },
+  underlined: { textDecorationLine: 'underline' },
+  body: { paddingHorizontal: space(5), gap: space(5), paddingTop: space(2) },
+  wide: { flex: 1, flexDirection: 'row' },
+  list: { width: 268, flexGrow: 0, flexShrink: 0, borderRightWidth: 1 },
+  canvas: { flex: 1, minWidth: 0, justifyContent: 'center', borderRightWidth: 1 },
+  detail: { width: 432, flexGrow: 0, flexShrink: 0 },
+  full: { flex: 1 },
+  pad: { paddingBottom: space(10) },
+  reading: { maxWidth: 760 },
+});

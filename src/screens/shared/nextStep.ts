@@ -1,0 +1,184 @@
+import { boardOf, damageLabel, methodOf, surveyed } from './derive';
+import { methodById, type MethodId } from '@/core/method';
+import type { Damage, Face, Piece, Stored } from '@/records';
+import type { PieceView } from './usePiece';
+
+export type StepState = 'done' | 'now' | 'waits';
+export type TrailStep = { id: string; title: string; detail: string; state: StepState; href: string };
+export type NextStep = { title: string; detail: string; action: string; href: string };
+
+const plural = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
+
+/** What is done and what is next for one piece, in the order of the work. */
+export function trailOf(
+  view: PieceView & { piece: Stored<'piece'> },
+  doneSteps: number,
+  allSteps: number,
+): { next: NextStep; steps: TrailStep[] } {
+  const { piece, faces, damages } = view;
+  const base = `/piece/${piece.id}`;
+  const facing = (d: Stored<'damage'>): Stored<'face'> | undefined =>
+    faces.find((f) => f.id === d.body.faceId);
+  const onFace = (d: Damage): Damage[] =>
+    damages.filter((o) => o.body.faceId === d.faceId).map((o) => o.body);
+  const method = (d: Stored<'damage'>): MethodId | undefined =>
+    methodOf(piece.body, facing(d)?.body, d.body, onFace(d.body));
+  const family = (d: Stored<'damage'>): string => {
+    const m = method(d);
+    return m ? methodById(m).family : 'leave';
+  };
+  const toScale = (f: Stored<'face'>): boolean => boardOf(f.body).ok;
+  const survey = surveyStep(piece.body, view, toScale);
+  const undecided = damages.find((d) => !d.body.method);
+  const glued = damages.filter((d) => d.body.method && ['reglue', 'patch'].includes(family(d)));
+  const patches = damages.filter((d) => d.body.method && family(d) === 'patch');
+  const unmatched = patches.find((d) => !d.body.patch.veneerId && piece.body.goal !== 'paint');
+  const decideHref = `/damage/${(undecided ?? damages[0])?.id ?? ''}/decide`;
+  const names = damages
+    .map((d) => (d.body.method ? methodById(d.body.method).label : undefined))
+    .filter((n) => n !== undefined);
+  const next: NextStep =
+    survey ??
+    (undecided
+      ? {
+          title: `Decide the repair of ${damageLabel(undecided.body).toLowerCase()}`,
+          detail: 'The methods are ranked with reasons; you choose.',
+          action: 'See the ranking',
+          href: decideHref,
+        }
+      : unmatched
+        ? {
+            title: `Choose the veneer for ${damageLabel(unmatched.body).toLowerCase()}`,
+            detail: 'Your stock is ranked by colour, figure and thickness.',
+            action: 'Match veneer',
+            href: `/damage/${unmatched.id}/patch`,
+          }
+        : doneSteps < allSteps
+          ? {
+              title: doneSteps === 0 ? 'Start at the bench' : 'Go on at the bench',
+              detail: `${doneSteps} of ${allSteps} steps are done.`,
+              action: 'Open the bench plan',
+              href: `/bench?piece=${piece.id}`,
+            }
+          : {
+              title: 'All steps are done',
+              detail: 'Print the record for the owner.',
+              action: 'Open the record',
+              href: `${base}/record`,
+            });
+  const state = (done: boolean, ready: boolean): StepState => (done ? 'done' : ready ? 'now' : 'waits');
+  const surveyed = survey === undefined;
+  const decided = surveyed && undecided === undefined;
+  const matched = decided && unmatched === undefined;
+  const steps: TrailStep[] = [
+    {
+      id: 'survey',
+      title: 'Survey',
+      detail: `${plural(faces.length, 'face', 'faces')}, ${plural(damages.length, 'damage', 'damages')}`,
+      state: state(surveyed, true),
+      href: faces[0] ? `/face/${faces[0].id}` : `${base}/about`,
+    },
+    {
+      id: 'decide',
+      title: 'Decide',
+      detail: names.length > 0 ? names.join(' · ') : 'A reasoned repair for each damage',
+      state: state(decided, surveyed),
+      href: decideHref,
+    },
+    {
+      id: 'press',
+      title: 'Glue and press',
+      detail: glued.length > 0 ? `${plural(glued.length, 'place', 'places')} to glue` : 'Glue, clamps, times',
+      state: state(decided && doneSteps > 0, decided),
+      href: `/damage/${(glued[0] ?? damages[0])?.id ?? ''}/press`,
+    },
+    {
+      id: 'patch',
+      title: 'Match and patch',
+      detail: patches.length > 0 ? plural(patches.length, 'patch', 'patches') : 'No patch is planned',
+      state: state(matched && patches.length > 0, decided),
+      href: `/damage/${(patches[0] ?? damages[0])?.id ?? ''}/patch`,
+    },
+    {
+      id: 'blend',
+      title: 'Blend',
+      detail: 'Colour layers and sanding',
+      state: state(matched && doneSteps > 0, matched),
+      href: `/damage/${(patches[0] ?? damages[0])?.id ?? ''}/blend`,
+    },
+    {
+      id: 'bench',
+      title: 'Bench',
+      detail: `${doneSteps} of ${allSteps} steps done`,
+      state: state(allSteps > 0 && doneSteps === allSteps, matched),
+      href: `/bench?piece=${piece.id}`,
+    },
+    {
+      id: 'record',
+      title: 'Record',
+      detail: 'What was done, with photos',
+      state: state(false, doneSteps > 0),
+      href: `${base}/record`,
+    },
+  ];
+  // Without a damage there is nothing to decide, press or patch yet: those steps lead to the survey.
+  const steady =
+    damages.length === 0
+      ? steps.map((s) => (s.href.includes('/damage/') ? { ...s, href: steps[0]?.href ?? base } : s))
+      : steps;
+  return { next, steps: steady };
+}
+
+function surveyStep(
+  piece: Piece,
+  { faces, damages, piece: stored }: PieceView,
+  toScale: (f: Stored<'face'>) => boolean,
+): NextStep | undefined {
+  const [first] = faces;
+  if (!first) {
+    return {
+      title: 'Photograph the first face',
+      detail: `Take ${piece.name} square on, in even light, with something of known size on it.`,
+      action: 'Add a face',
+      href: `/piece/${stored?.id ?? ''}/about`,
+    };
+  }
+  const unscaled = faces.find((f) => f.body.picture && !toScale(f));
+  if (unscaled) {
+    return {
+      title: `Set the scale of ${unscaled.body.name.toLowerCase()}`,
+      detail: 'Four handles on something of known size, and every measure is in millimetres.',
+      action: 'Set the scale',
+      href: `/face/${unscaled.id}/scale`,
+    };
+  }
+  const unmeasured = damages.find(
+    (d) =>
+      d.body.faceId &&
+      toScale(faces.find((f) => f.id === d.body.faceId) ?? first) &&
+      problemOf(d.body, faces),
+  );
+  if (unmeasured) {
+    return {
+      title: `Outline ${damageLabel(unmeasured.body).toLowerCase()}`,
+      detail: problemOf(unmeasured.body, faces) ?? '',
+      action: 'Go to the outline',
+      href: `/damage/${unmeasured.id}`,
+    };
+  }
+  if (damages.length === 0) {
+    return {
+      title: 'Outline the first damage',
+      detail: 'Tap round it on the photo; its size and place follow.',
+      action: 'Open the face',
+      href: `/face/${first.id}`,
+    };
+  }
+  return undefined;
+}
+
+function problemOf(damage: Damage, faces: readonly Stored<'face'>[]): string | undefined {
+  const face: Face | undefined = faces.find((f) => f.id === damage.faceId)?.body;
+  const result = surveyed(damage, face);
+  return result.ok ? undefined : result.problem;
+}

@@ -1,0 +1,41 @@
+import { Asset } from 'expo-asset';
+import type { Page } from '@/core/print';
+
+async function font(module: number): Promise<Uint8Array> {
+  const asset = Asset.fromModule(module);
+  const response = await fetch(asset.uri);
+  if (!response.ok)
+    throw new Error('The fonts for printing could not be loaded. Reload the page and try again.');
+  return new Uint8Array(await response.arrayBuffer());
+}
+
+/** Hands a file to the browser's own download. */
+export function download(bytes: Uint8Array | string, name: string, type: string): void {
+  const blob = new Blob([typeof bytes === 'string' ? bytes : new Uint8Array(bytes)], { type });
+  const url = URL.createObjectURL(blob);
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  // The download has its own hold on the data after a moment.
+  setTimeout(() => URL.revokeObjectURL(url), 60_000);
+}
+
+/** Pages as a PDF. The library is loaded only now. */
+export async function downloadPdf(title: string, pages: readonly Page[], name: string): Promise<void> {
+  const [{ toPdf }, regular, bold] = await Promise.all([
+    import('@/core/pdf'),
+    font(require('../../../assets/fonts/Text.ttf')),
+    font(require('../../../assets/fonts/TextBold.ttf')),
+  ]);
+  download(await toPdf(title, pages, { regular, bold }), name, 'application/pdf');
+}
+
+/** A name that every file system takes. */
+export const fileName = (text: string): string =>
+  text
+    .normalize('NFKD')
+    .replace(/[^A-Za-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .toLowerCase()
+    .slice(0, 60) || 'sheet';

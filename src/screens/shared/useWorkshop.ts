@@ -1,0 +1,146 @@
+import useSWR from 'swr';
+import { blendPlan, type BlendPlan, type Tones, type TopFinish } from '@/core/colour';
+import { methodById } from '@/core/method';
+import { browserStore, useList, usePicture, type Piece, type Stored } from '@/records';
+import { rectifyFace, swatchTones, tonesAroundDamage } from '@/worker';
+import { useEffect, useState } from 'react';
+import { boardOf, methodOf, outlineMm, surveyed, viewOf, type Board } from './derive';
+
+/** A picture as something an image can show; let go of when it is no longer shown. */
+export function usePictureUrl(id: string | undefined): string | undefined {
+  const { picture } = usePicture(id);
+  return picture ? `data:image/jpeg;base64,${picture.jpeg}` : undefined;
+}
+
+export type BoardPicture = { url?: string; fraction?: number; problem?: string; cancel: () => void };
+
+/** The face redrawn to scale in the worker, again whenever its picture or its scale changes. */
+export function useBoardPicture(board: Board | undefined, pictureId: string | undefined): BoardPicture {
+  const { picture } = usePicture(pictureId);
+  const [state, setState] = useState<{ url?: string; fraction?: number; problem?: string }>({});
+  const [stop, setStop] = useState<AbortController>();
+  const key = board && picture ? JSON.stringify(board.plane.faceToPicture) : undefined;
+  useEffect(() => {
+    if (!board || !picture) return;
+    const controller = new AbortController();
+    let url: string | undefined;
+    setStop(controller);
+    setState((s) => ({ ...s, fraction: 0 }));
+    rectifyFace(viewOf(board, picture.jpeg), {
+      signal: controller.signal,
+      onProgress: (fraction) => setState((s) => (s.fraction === undefined ? s : { ...s, fraction })),
+    }).then(
+      (blob) => {
+        if (controller.signal.aborted) return;
+        url = URL.createObjectURL(blob);
+        setState({ url });
+      },
+      (error: unknown) => {
+        if (controller.signal.aborted) setState((s) => ({ ...(s.url ? { url: s.url } : {}) }));
+        else setState({ problem: error instanceof Error ? error.message : String(error) });
+      },
+    );
+    return () => {
+      controller.abort();
+      if (url) URL.revokeObjectURL(url);
+    };
+    // The plane's map stands for the board: it is a new object at every render.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key, picture]);
+  return { ...state, cancel: () => stop?.abort() };
+}
+
+const jpegOf = async (id: string | undefined): Promise<string | undefined> =>
+  id ? (await browserStore.get('picture', id))?.body.jpeg : undefined;
+
+/** Tones of the stock's veneers, read from their photos in the worker. */
+export function useStockTones(): { tones: ReadonlyMap<string, Tones>; loading: boolean } {
+  const { records } = useList('veneer');
+  const withPicture = records.filter((v) => v.body.pictureId);
+  const key = withPicture.map((v) => v.body.pictureId).join(' ');
+  const { data, isLoading } = useSWR(key ? ['stock-tones', key] : null, async () => {
+    const entries = await Promise.all(
+      withPicture.map(async (v): Promise<[string, Tones][]> => {
+        const jpeg = await jpegOf(v.body.pictureId);
+        return jpeg ? [[v.id, await swatchTones(jpeg)]] : [];
+      }),
+    );
+    return new Map(entries.flat());
+  });
+  return { tones: data ?? new Map<string, Tones>(), loading: isLoading };
+}
+
+async function readOldTones(
+  damage: Stored<'damage'>,
+  face: Stored<'face'>,
+  onFace: readonly Stored<'damage'>[],
+): Promise<Tones | undefined> {
+  const jpeg = await jpegOf(face.body.picture?.id);
+  const survey = surveyed(damage.body, face.body);
+  if (!jpeg || !survey.ok) return undefined;
+  const { board, outline } = survey.value;
+  const others = onFace
+    .filter((d) => d.id !== damage.id && d.body.outline.length >= 3)
+    .map((d) => outlineMm(d.body, board));
+  return tonesAroundDamage(viewOf(board, jpeg), outline, others, board.plane.outline);
+}
+
+/** Colour of the sound wood around a damage. */
+export function useOldTones(
+  damage: Stored<'damage'> | undefined,
+  face: Stored<'face'> | undefined,
+  onFace: readonly Stored<'damage'>[],
+): { tones?: Tones; loading: boolean; problem?: string } {
+  const ready = damage && face?.body.picture && boardOf(face.body).ok && damage.body.outline.length >= 3;
+  const key = ready
+    ? [
+        'old-tones',
+        damage.id,
+        JSON.stringify([damage.body.outline, face.body.scale, face.body.faceCorners, face.body.picture?.id]),
+      ]
+    : null;
+  const { data, error, isLoading } = useSWR<Tones | undefined, Error>(key, () =>
+    damage && face ? readOldTones(damage, face, onFace) : Promise.resolve(undefined),
+  );
+  return {
+    ...(data ? { tones: data } : {}),
+    loading: isLoading,
+    ...(error ? { problem: error.message } : {}),
+  };
+}
+
+export const topFinishOf = (piece: Piece): TopFinish =>
+  piece.goal === 'keep' || piece.goal === 'paint' ? 'shellac' : piece.goal;
+
+/** Blend plans of all damages that get a veneer patch under a clear finish, for the bench. */
+export function useBlends(): { blends: ReadonlyMap<string, BlendPlan>; loading: boolean } {
+  const pieces = useList('piece');
+  const faces = useList('face');
+  const damages = useList('damage');
+  const stock = useStockTones();
+  const loadingRecords = pieces.loading || faces.loading || damages.loading || stock.loading;
+  const key = loadingRecords
+    ? null
+    : ['blends', JSON.stringify([pieces.records, faces.records, damages.records]), stock.tones.size];
+  const { data, isLoading } = useSWR(key, async () => {
+    const plans = new Map<string, BlendPlan>();
+    for (const damage of damages.records) {
+      const piece = pieces.records.find((p) => p.id === damage.body.pieceId);
+      const face = faces.records.find((f) => f.id === damage.body.faceId);
+      const bare = stock.tones.get(damage.body.patch.veneerId ?? '');
+      if (!piece || !face || !bare || piece.body.school === 'paint' || piece.body.goal === 'paint') continue;
+      const onFace = damages.records.filter((d) => d.body.faceId === face.id);
+      const method = methodOf(
+        piece.body,
+        face.body,
+        damage.body,
+        onFace.map((d) => d.body),
+      );
+      if (!method || methodById(method).family !== 'patch') continue;
+      const old = await readOldTones(damage, face, onFace).catch(() => undefined);
+      if (old) plans.set(damage.id, blendPlan(old, bare, topFinishOf(piece.body)));
+    }
+    return plans;
+  });
+  return { blends: data ?? new Map<string, BlendPlan>(), loading: loadingRecords || isLoading };
+}

@@ -1,0 +1,377 @@
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { ADHESIVES } from '@/core/adhesive';
+import { CLAMPS } from '@/core/press';
+import { GRITS } from '@/core/sanding';
+import { describeSource } from '@/core/sources';
+import { fromCelsius, toCelsius } from '@/core/units';
+import { equilibriumMoisture, SPECIES } from '@/core/wood';
+import { useClimate } from '@/instruments';
+import {
+  assertFileSize,
+  browserStore,
+  changeShop,
+  exportText,
+  importRecords,
+  importText,
+  localNow,
+  removeRecords,
+  useShop,
+  type ImportSummary,
+  type SetAside,
+  type Shop,
+} from '@/records';
+import {
+  Button,
+  Chips,
+  Figure,
+  FilePick,
+  Fold,
+  LengthField,
+  LitCard,
+  Notice,
+  Row,
+  Section,
+  Stepper,
+  Text,
+  useSay,
+} from '@/ui';
+import { attempt } from '../shared/derive';
+import { Page } from '../shared/Page';
+import { download } from '../shared/print';
+import { useAct } from '../shared/useAct';
+import { useUnits } from '../shared/useUnits';
+
+/** The shop: climate, clamps, hours, units, and all data in one file. */
+export function ShopScreen() {
+  const { shop, record } = useShop();
+  const act = useAct();
+  const { unit, length } = useUnits();
+  const set = (patch: Partial<Shop>): void => act(() => changeShop(record, patch));
+  const clamp = (id: Shop['clamps'][number]['id'], count: number): void => {
+    const others = shop.clamps.filter((c) => c.id !== id);
+    set({ clamps: [...others, { id, count }] });
+  };
+  const hour = (clock: string): number => Number(clock.slice(0, 2)) + Number(clock.slice(3, 5)) / 60;
+  const clock = (hours: number): string =>
+    `${String(Math.floor(hours)).padStart(2, '0')}:${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;
+  const { from, to } = shop.workingHours;
+  return (
+    <Page title="Shop" eyebrow="What you have, and how you work">
+      <ClimateSection shop={shop} set={set} />
+      <Section title="Clamps you own" help="The plan never asks for more than there are.">
+        {CLAMPS.map((c) => (
+          <Stepper
+            key={c.id}
+            label={c.label}
+            help={`About ${(c.forceN.value / 1000).toFixed(c.forceN.value < 1000 ? 2 : 1)} kN by hand, reaches ${length(c.reachMm.value)}.`}
+            value={shop.clamps.find((s) => s.id === c.id)?.count ?? 0}
+            least={0}
+            most={500}
+            onChange={(count) => clamp(c.id, count)}
+          />
+        ))}
+      </Section>
+      <Section title="Boards for pressing">
+        <LengthField
+          label="Caul width"
+          valueMm={shop.caulWidthMm}
+          unit={unit}
+          check={between('The caul', 10, 300)}
+          onChange={(caulWidthMm) => set({ caulWidthMm })}
+        />
+        <LengthField
+          label="Caul height"
+          valueMm={shop.caulHeightMm}
+          unit={unit}
+          check={between('The caul', 10, 150)}
+          onChange={(caulHeightMm) => set({ caulHeightMm })}
+        />
+        <LengthField
+          label="Platen thickness"
+          valueMm={shop.platenMm}
+          unit={unit}
+          check={between('The platen', 3, 100)}
+          onChange={(platenMm) => set({ platenMm })}
+        />
+      </Section>
+      <Section title="Hours and hands">
+        <Stepper
+          label="Work begins"
+          unit="o'clock"
+          value={hour(from)}
+          least={0}
+          most={hour(to) - 0.5}
+          step={0.5}
+          decimals={1}
+          onChange={(h) => set({ workingHours: { from: clock(h), to } })}
+        />
+        <Stepper
+          label="Work ends"
+          unit="o'clock"
+          value={hour(to)}
+          least={hour(from) + 0.5}
+          most={24}
+          step={0.5}
+          decimals={1}
+          onChange={(h) => set({ workingHours: { from, to: clock(h) } })}
+        />
+        <Stepper
+          label="People at the bench"
+          value={shop.hands}
+          least={1}
+          most={20}
+          onChange={(hands) => set({ hands })}
+        />
+      </Section>
+      <Section title="Units and looks">
+        <Chips
+          label="Lengths"
+          options={[
+            { value: 'mm', label: 'Millimetres' },
+            { value: 'in', label: 'Inches, fractions' },
+          ]}
+          value={shop.lengthUnit}
+          onChange={(lengthUnit) => set({ lengthUnit })}
+        />
+        <Chips
+          label="Temperature"
+          options={[
+            { value: 'C', label: '°C' },
+            { value: 'F', label: '°F' },
+          ]}
+          value={shop.temperatureUnit}
+          onChange={(temperatureUnit) => set({ temperatureUnit })}
+        />
+        <Chips
+          label="Paper"
+          options={[
+            { value: 'a4', label: 'A4' },
+            { value: 'letter', label: 'Letter' },
+          ]}
+          value={shop.paper}
+          onChange={(paper) => set({ paper })}
+        />
+        <Chips
+          label="Light"
+          options={[
+            { value: 'system', label: 'As the device' },
+            { value: 'daylight', label: 'Daylight' },
+            { value: 'lamplight', label: 'Lamplight' },
+          ]}
+          value={shop.theme}
+          onChange={(theme) => set({ theme })}
+        />
+      </Section>
+      <DataSection />
+      <Tables />
+    </Page>
+  );
+}
+
+const between =
+  (what: string, least: number, most: number) =>
+  (mm: number): void => {
+    if (mm < least || mm > most)
+      throw new RangeError(`${what} has ${mm.toFixed(1)} mm; it must have between ${least} and ${most} mm.`);
+  };
+
+function ClimateSection({ shop, set }: { shop: Shop; set: (patch: Partial<Shop>) => void }) {
+  const { climate, missing } = useClimate();
+  const moisture = attempt(() => equilibriumMoisture(shop.temperatureC, shop.relativeHumidity));
+  const shown = fromCelsius(shop.temperatureC, shop.temperatureUnit);
+  return (
+    <Section title="Climate" help="Glue times and the moisture of wood follow it.">
+      <Stepper
+        label="Temperature in the shop"
+        unit={shop.temperatureUnit === 'C' ? '°C' : '°F'}
+        value={Math.round(shown)}
+        least={Math.round(fromCelsius(-10, shop.temperatureUnit))}
+        most={Math.round(fromCelsius(45, shop.temperatureUnit))}
+        onChange={(t) => set({ temperatureC: toCelsius(t, shop.temperatureUnit), climateFrom: 'typed' })}
+      />
+      <Stepper
+        label="Relative humidity"
+        unit="%"
+        value={Math.round(shop.relativeHumidity * 100)}
+        least={0}
+        most={98}
+        step={5}
+        onChange={(h) => set({ relativeHumidity: h / 100, climateFrom: 'typed' })}
+      />
+      {moisture.ok ? (
+        <Figure
+          label="Wood settles at a moisture of"
+          value={(moisture.value * 100).toFixed(1)}
+          unit="%"
+          source="Published: Wood Handbook (Forest Products Laboratory, 2021), eq. 4-5."
+        />
+      ) : (
+        <Notice kind="stop">{moisture.problem}</Notice>
+      )}
+      {climate ? (
+        <View style={{ gap: 8 }}>
+          <Text kind="quiet">{`The thermo-hygrometer reads ${Math.round(fromCelsius(climate.temperatureC, shop.temperatureUnit))} °${shop.temperatureUnit} and ${Math.round(climate.relativeHumidity * 100)} %${climate.simulated ? ' (simulated)' : ''}.`}</Text>
+          <Button
+            label="Take this reading"
+            onPress={() =>
+              set({
+                temperatureC: climate.temperatureC,
+                relativeHumidity: climate.relativeHumidity,
+                climateFrom: 'instrument',
+              })
+            }
+          />
+        </View>
+      ) : (
+        <Text kind="quiet">
+          {missing
+            ? 'No thermo-hygrometer answers. Type what yours shows; everything else works without it.'
+            : 'Looking for a thermo-hygrometer.'}
+        </Text>
+      )}
+    </Section>
+  );
+}
+
+function DataSection() {
+  const act = useAct();
+  const say = useSay();
+  const [found, setFound] = useState<{ name: string; summary: ImportSummary }>();
+  const [aside, setAside] = useState<SetAside[]>([]);
+  useEffect(() => {
+    act(async () => setAside(await browserStore.listAside()));
+  }, [act]);
+  const save = (): void =>
+    act(async () => {
+      const now = localNow();
+      download(
+        exportText(await browserStore.everything(), now),
+        `rustic-lantern-${now.slice(0, 10)}.lantern.json`,
+        'application/json',
+      );
+    });
+  const open = (file: File): void =>
+    act(async () => {
+      setFound(undefined);
+      assertFileSize(file.size, file.name);
+      setFound({ name: file.name, summary: importText(await file.text(), file.name) });
+    });
+  const take = (summary: ImportSummary): void =>
+    act(async () => {
+      const before = await browserStore.everything();
+      await importRecords(summary.records);
+      setFound(undefined);
+      say({
+        text: `${summary.pieces} ${summary.pieces === 1 ? 'piece' : 'pieces'} and ${summary.pictures} pictures were read in.`,
+        action: {
+          label: 'Undo',
+          run: () =>
+            act(async () => {
+              const had = new Set(before.map((r) => `${r.kind}/${r.id}`));
+              await removeRecords(summary.records.filter((r) => !had.has(`${r.kind}/${r.id}`)));
+              await importRecords(before);
+            }),
+        },
+      });
+    });
+  return (
+    <Section
+      title="Your data"
+      help="It lives in this browser only. A file holds all of it, records and pictures."
+    >
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+        <Button label="Save everything to a file" onPress={save} />
+        <FilePick label="Read in a file" accept=".json,application/json" onFile={open} />
+      </View>
+      {found ? (
+        <LitCard eyebrow={found.name} title="Whole and readable">
+          <Text>{`${found.summary.pieces} ${found.summary.pieces === 1 ? 'piece' : 'pieces'}, ${found.summary.records.length} records, ${found.summary.pictures} pictures. Records with the same name are replaced; all else stays.`}</Text>
+          <View style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
+            <Button label="Read it in" kind="main" onPress={() => take(found.summary)} />
+            <Button label="Leave it" onPress={() => setFound(undefined)} />
+          </View>
+        </LitCard>
+      ) : null}
+      {aside.length > 0 ? (
+        <Notice kind="stop" title={`Set aside: ${aside.length} records that could not be read`}>
+          <View style={{ gap: 8 }}>
+            {aside.slice(0, 5).map((a) => (
+              <Text key={a.key} kind="quiet">{`${a.key}: ${a.reason}`}</Text>
+            ))}
+            <Button
+              label="Save them to a file"
+              onPress={() =>
+                act(() => download(JSON.stringify(aside, null, 2), 'set-aside.json', 'application/json'))
+              }
+            />
+          </View>
+        </Notice>
+      ) : null}
+    </Section>
+  );
+}
+
+/** Every table the app reckons with, with its sources. */
+function Tables() {
+  return (
+    <Section title="Figures and where they come from">
+      <Fold title="Glues">
+        {ADHESIVES.map((a) => (
+          <View key={a.id}>
+            <Text kind="strong">{a.label}</Text>
+            <Row
+              title="Spread"
+              value={`${a.spreadGPerM2.value} g/m²`}
+              source={describeSource(a.spreadGPerM2.source)}
+            />
+            <Row
+              title="Open at 20 °C"
+              value={`${a.openMin.value} min`}
+              source={describeSource(a.openMin.source)}
+            />
+            <Row
+              title="Clamped at 20 °C"
+              value={`${a.clampMin.value} min`}
+              source={describeSource(a.clampMin.source)}
+            />
+            <Row title="Not below" value={`${a.leastC.value} °C`} source={describeSource(a.leastC.source)} />
+            <Row
+              title="Pressure at least"
+              value={`${a.leastPressureKPa.value} kPa`}
+              source={describeSource(a.leastPressureKPa.source)}
+            />
+          </View>
+        ))}
+      </Fold>
+      <Fold title="Woods">
+        {SPECIES.map((s) => (
+          <Row
+            key={s.id}
+            title={s.name}
+            detail="Specific gravity"
+            value={s.specificGravity.value.toFixed(2)}
+            source={describeSource(s.specificGravity.source)}
+          />
+        ))}
+      </Fold>
+      <Fold title="Papers">
+        {GRITS.map((g) => (
+          <Row
+            key={g.p}
+            title={`P${g.p}`}
+            detail="Median grain"
+            value={`${g.medianUm.value} µm`}
+            source={describeSource(g.medianUm.source)}
+          />
+        ))}
+      </Fold>
+      <Fold title="Licences">
+        <Text kind="quiet">
+          Headings are set in Zilla Slab, text and figures in Atkinson Hyperlegible, both under the SIL Open
+          Font License.
+        </Text>
+      </Fold>
+    </Section>
+  );
+}

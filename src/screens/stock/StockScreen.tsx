@@ -1,0 +1,84 @@
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { speciesById } from '@/core/wood';
+import { createPicture, createRecord, useList, type Stored, type Veneer } from '@/records';
+import { Button, FilePick, LitCard, Progress, Section, Text } from '@/ui';
+import { storePicture } from '@/worker';
+import { Page } from '../shared/Page';
+import { PhotoSwatch } from '../shared/Swatch';
+import { LinkRow } from '../shared/Trail';
+import { useAct } from '../shared/useAct';
+import { useUnits } from '../shared/useUnits';
+
+/** The veneers in the shop. */
+export function StockScreen() {
+  const { records, loading } = useList('veneer');
+  const { length } = useUnits();
+  const act = useAct();
+  const [busy, setBusy] = useState(false);
+  const add = (file?: File): void =>
+    act(async () => {
+      setBusy(true);
+      try {
+        const body: Veneer = {
+          name: `Veneer ${records.length + 1}`,
+          species: 'walnut',
+          thicknessMm: 0.6,
+          alongMm: 300,
+          acrossMm: 150,
+          note: '',
+        };
+        if (file) {
+          const { jpeg, widthPx, heightPx } = await storePicture(file, file.name);
+          body.pictureId = await createPicture({ name: file.name.slice(0, 200), jpeg, widthPx, heightPx });
+        }
+        const record = await createRecord('veneer', body);
+        router.push(`/stock/${record.id}`);
+      } finally {
+        setBusy(false);
+      }
+    });
+  const detail = ({ body }: Stored<'veneer'>): string =>
+    `${speciesById(body.species).name}, ${length(body.alongMm)} along × ${length(body.acrossMm)} across${body.pictureId ? '' : ', no photo'}`;
+  return (
+    <Page title="Stock" eyebrow="Veneers on the shelf">
+      <LitCard eyebrow={records.length === 0 ? 'Now' : 'Grow the stock'} title="Photograph a veneer">
+        <Text>
+          Square on, filling the picture, in the light in which you photograph the faces. Its colour and
+          figure are read from the photo.
+        </Text>
+        {busy ? (
+          <Progress label="Opening the photo" fraction={0.5} />
+        ) : (
+          <FilePick
+            label="Add a veneer from a photo"
+            accept="image/png,image/jpeg"
+            kind="main"
+            onFile={add}
+          />
+        )}
+      </LitCard>
+      <Section title="On the shelf">
+        {records.length === 0 && !loading ? (
+          <Text kind="quiet">
+            Nothing yet. The ranking for a patch needs at least one sheet with a photo.
+          </Text>
+        ) : null}
+        <View>
+          {records.map((v) => (
+            <LinkRow
+              key={v.id}
+              href={`/stock/${v.id}`}
+              title={v.body.name}
+              detail={detail(v)}
+              value={length(v.body.thicknessMm)}
+              mark={<PhotoSwatch pictureId={v.body.pictureId} name={v.body.name} size={56} />}
+            />
+          ))}
+        </View>
+        <Button label="Add a veneer without a photo" kind="quiet" onPress={() => add()} />
+      </Section>
+    </Page>
+  );
+}

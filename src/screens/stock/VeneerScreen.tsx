@@ -1,0 +1,132 @@
+import { router, useLocalSearchParams } from 'expo-router';
+import { View } from 'react-native';
+import { VENEER_RANGE_MM } from '@/core/method';
+import { SPECIES } from '@/core/wood';
+import { createPicture, removeRecords, useList, useOne, type Veneer } from '@/records';
+import { Button, Chips, FilePick, LengthField, Notice, Text, TextField, useSay } from '@/ui';
+import { storePicture } from '@/worker';
+import { Missing } from '../shared/Missing';
+import { Page } from '../shared/Page';
+import { PhotoSwatch, Tone } from '../shared/Swatch';
+import { LinkRow } from '../shared/Trail';
+import { useAct, useChange } from '../shared/useAct';
+import { useUnits } from '../shared/useUnits';
+import { useStockTones } from '../shared/useWorkshop';
+
+/** One veneer: its photo, thickness and size. */
+export function VeneerScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const { record, loading } = useOne('veneer', id);
+  const { records } = useList('veneer');
+  const { tones } = useStockTones();
+  const change = useChange();
+  const act = useAct();
+  const say = useSay();
+  const { unit, length } = useUnits();
+  if (!record) return <Missing what="This veneer" loading={loading} />;
+  const { body } = record;
+  const set = (patch: Partial<Veneer>): void => change(record, patch);
+  const read = tones.get(record.id);
+  const photo = (file: File): void =>
+    act(async () => {
+      const { jpeg, widthPx, heightPx } = await storePicture(file, file.name);
+      set({ pictureId: await createPicture({ name: file.name.slice(0, 200), jpeg, widthPx, heightPx }) });
+    });
+  const remove = (): void =>
+    act(async () => {
+      const undo = await removeRecords([{ kind: 'veneer', id: record.id }]);
+      router.replace('/stock');
+      say({ text: `${body.name} was deleted.`, action: { label: 'Undo', run: () => act(undo) } });
+    });
+  const size = (what: string) => (mm: number) => {
+    if (mm < 5)
+      throw new RangeError(`The ${what} has ${length(mm)}; a usable sheet has at least ${length(5)}.`);
+  };
+  return (
+    <Page
+      title={body.name}
+      eyebrow="Veneer in stock"
+      back={{ href: '/stock', label: 'Stock' }}
+      list={
+        <View style={{ padding: 16 }}>
+          {records.map((v) => (
+            <LinkRow
+              key={v.id}
+              href={`/stock/${v.id}`}
+              title={v.body.name}
+              detail={length(v.body.thicknessMm)}
+            />
+          ))}
+        </View>
+      }
+    >
+      <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
+        <PhotoSwatch pictureId={body.pictureId} name={body.name} size={160} />
+        <View style={{ flex: 1, minWidth: 150, gap: 8 }}>
+          {read ? (
+            <View style={{ flexDirection: 'row', gap: 8 }}>
+              <Tone lab={read.ground} label="Ground" />
+              <Tone lab={read.line} label="Lines" />
+            </View>
+          ) : body.pictureId ? (
+            <Text kind="quiet">Reading its colour.</Text>
+          ) : (
+            <Notice kind="rest">Without a photo it cannot be ranked by colour.</Notice>
+          )}
+          <FilePick
+            label={body.pictureId ? 'Take another photo' : 'Add a photo'}
+            accept="image/png,image/jpeg"
+            onFile={photo}
+          />
+        </View>
+      </View>
+      <TextField
+        label="Name"
+        value={body.name}
+        onChange={(name) => set({ name: name.trim() || body.name })}
+        most={120}
+      />
+      <Chips
+        label="Wood"
+        options={SPECIES.map((s) => ({ value: s.id, label: s.name }))}
+        value={body.species}
+        onChange={(species) => set({ species })}
+      />
+      <LengthField
+        label="Thickness"
+        help="Measure a stack of five with a caliper and divide."
+        valueMm={body.thicknessMm}
+        unit={unit}
+        check={(mm) => {
+          if (mm < VENEER_RANGE_MM.least || mm > VENEER_RANGE_MM.most)
+            throw new RangeError(
+              `A veneer of ${length(mm)} cannot be; it lies between ${length(VENEER_RANGE_MM.least)} and ${length(VENEER_RANGE_MM.most)}.`,
+            );
+        }}
+        onChange={(thicknessMm) => set({ thicknessMm })}
+      />
+      <LengthField
+        label="Usable length along the grain"
+        valueMm={body.alongMm}
+        unit={unit}
+        check={size('length')}
+        onChange={(alongMm) => set({ alongMm })}
+      />
+      <LengthField
+        label="Usable width across the grain"
+        valueMm={body.acrossMm}
+        unit={unit}
+        check={size('width')}
+        onChange={(acrossMm) => set({ acrossMm })}
+      />
+      <TextField
+        label="Note"
+        help="Where it came from, how old it is."
+        value={body.note}
+        onChange={(note) => set({ note })}
+        lines={2}
+      />
+      <Button label="Delete this veneer" kind="danger" onPress={remove} />
+    </Page>
+  );
+}

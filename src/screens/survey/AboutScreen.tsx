@@ -1,0 +1,113 @@
+import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { FINISH_GOALS, SCHOOLS } from '@/core/method';
+import { createPicture, createRecord, newFace, removeRecords, type Piece } from '@/records';
+import { Button, Chips, FilePick, Fold, optionsOf, Progress, Section, Text, TextField, useSay } from '@/ui';
+import { storePicture } from '@/worker';
+import { Missing } from '../shared/Missing';
+import { Page } from '../shared/Page';
+import { LinkRow, TrailList } from '../shared/Trail';
+import { useAct, useChange } from '../shared/useAct';
+import { usePieceView } from '../shared/usePiece';
+
+/** A piece's own facts, and its faces. */
+export function AboutScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const view = usePieceView(id);
+  const change = useChange();
+  const act = useAct();
+  const say = useSay();
+  const [busy, setBusy] = useState(false);
+  const { piece, faces } = view;
+  if (!piece) return <Missing what="This piece" loading={view.loading} />;
+  const set = (patch: Partial<Piece>): void => change(piece, patch);
+  const addFace = (file?: File): void =>
+    act(async () => {
+      setBusy(true);
+      try {
+        const body = newFace(piece.id, faces.length === 0 ? 'Top' : `Face ${faces.length + 1}`);
+        if (file) {
+          const stored = await storePicture(file, file.name);
+          const { jpeg, widthPx, heightPx } = stored;
+          const pictureId = await createPicture({ name: file.name.slice(0, 200), jpeg, widthPx, heightPx });
+          body.picture = { id: pictureId, widthPx, heightPx };
+        }
+        const face = await createRecord('face', body);
+        router.push(`/face/${face.id}`);
+      } finally {
+        setBusy(false);
+      }
+    });
+  const remove = (): void =>
+    act(async () => {
+      const refs = [
+        { kind: 'piece' as const, id: piece.id },
+        ...view.faces.map((f) => ({ kind: 'face' as const, id: f.id })),
+        ...view.damages.map((d) => ({ kind: 'damage' as const, id: d.id })),
+        ...view.log.map((l) => ({ kind: 'log' as const, id: l.id })),
+      ];
+      const undo = await removeRecords(refs);
+      router.replace('/');
+      say({ text: `${piece.body.name} was deleted.`, action: { label: 'Undo', run: () => act(undo) } });
+    });
+  return (
+    <Page
+      title="About this piece"
+      eyebrow={piece.body.name}
+      back={{ href: `/piece/${piece.id}`, label: piece.body.name }}
+      list={<TrailList view={view} />}
+    >
+      <TextField
+        label="Name"
+        value={piece.body.name}
+        onChange={(name) => set({ name: name.trim() || piece.body.name })}
+        most={120}
+      />
+      <TextField label="Owner" value={piece.body.client} onChange={(client) => set({ client })} most={120} />
+      <Chips
+        label="School"
+        help={SCHOOLS[piece.body.school].aim}
+        options={optionsOf(SCHOOLS)}
+        value={piece.body.school}
+        onChange={(school) => set({ school })}
+      />
+      <Chips
+        label="Finish in the end"
+        options={optionsOf(FINISH_GOALS)}
+        value={piece.body.goal}
+        onChange={(goal) => set({ goal })}
+      />
+      <TextField label="Notes" value={piece.body.note} onChange={(note) => set({ note })} lines={3} />
+      <Section
+        title="Faces"
+        help="Each face is photographed once, square on or from an angle, in even light. Lay something of known size on it."
+      >
+        <View>
+          {faces.map((f) => (
+            <LinkRow
+              key={f.id}
+              href={`/face/${f.id}`}
+              title={f.body.name}
+              detail={f.body.picture ? 'With a photo' : 'Without a photo'}
+            />
+          ))}
+        </View>
+        {busy ? <Progress label="Opening the photo" fraction={0.5} /> : null}
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+          <FilePick
+            label="Add a face from a photo"
+            accept="image/png,image/jpeg"
+            kind={faces.length === 0 ? 'main' : 'plain'}
+            onFile={addFace}
+          />
+          <Button label="Add a face without a photo" kind="quiet" onPress={() => addFace()} />
+        </View>
+      </Section>
+      <Fold title="Delete this piece">
+        <Text kind="quiet">Its faces, damages and log go with it. You can undo it right after.</Text>
+        <Button label="Delete this piece" kind="danger" onPress={remove} />
+      </Fold>
+    </Page>
+  );
+}

@@ -1,0 +1,27 @@
+import { useWindowDimensions } from 'react-native';
+import type { Stored } from '@/records';
+import { Canvas, type CanvasProps } from '@/ui';
+import { frameOf } from '../shared/derive';
+import { useWide } from '../shared/Page';
+import { usePictureUrl } from '../shared/useWorkshop';
+
+type Props = Pick<CanvasProps, 'label' | 'handles' | 'onMove' | 'onMoveEnd' | 'children'> & {
+  face: Stored<'face'>;
+  phoneHeight?: number;
+};
+
+/** A face's photo as it was taken. All places are in pixels of the photo. */
+export function RawPhoto({ face, phoneHeight = 300, ...canvas }: Props) {
+  const url = usePictureUrl(face.body.picture?.id);
+  const { widthPx, heightPx } = frameOf(face.body);
+  const wide = useWide();
+  const { height } = useWindowDimensions();
+  return (
+    <Canvas
+      {...canvas}
+      content={{ width: widthPx, height: heightPx }}
+      heightPx={wide ? height : phoneHeight}
+      {...(url ? { imageUrl: url } : {})}
+    />
+  );
+}
