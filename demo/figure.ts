@@ -39,8 +39,10 @@ function lineShare(
     const arch = ((y - 60) ** 2 / 90 + x * 0.5) / periodMm;
     return 0.5 + 0.5 * Math.sin((arch + sway / periodMm) * 2 * Math.PI * 0.5);
   }
-  const knots = n(x / 16, y / 14) + 0.5 * n(x / 6 + 31, y / 6);
-  return 0.5 + 0.5 * Math.sin((knots * 18) / periodMm + sway / 4);
+  // Swirls: lines of a field whose places are themselves carried about.
+  const u = x + 16 * n(x / 34, y / 34) + 6 * n(x / 11 + 9, y / 11);
+  const v = y + 16 * n(x / 34 + 50, y / 34 + 50) + 6 * n(x / 11 + 70, y / 11);
+  return 0.5 + 0.5 * Math.sin(((n(u / 26, v / 26) * 34 + sway * 0.3) / periodMm) * 2 * Math.PI);
 }
 
 /** Generated veneer: a ground with darker figure lines, pores and a little unevenness. The same seed gives the same leaf. */

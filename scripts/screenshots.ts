@@ -1,12 +1,18 @@
 // One current picture of each main view, from demo data only: `npm run build && npm run shots`.
 import { chromium, type Page } from '@playwright/test';
+import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
-import { checkRoot, createApp } from '../server/app';
 
 const FOLDER = process.env.SHOTS ?? 'docs/screenshots';
 const ONLY = process.env.ONLY?.split(',');
 
-type View = { name: string; route: string; ready: string; prepare?: (page: Page) => Promise<void>; scroll?: number };
+type View = {
+  name: string;
+  route: string;
+  ready: string;
+  prepare?: (page: Page) => Promise<void>;
+  scroll?: number;
+};
 
 const PHONE: View[] = [
   { name: 'pieces', route: '/', ready: 'Quick answer' },
@@ -35,22 +41,30 @@ const LAMPLIGHT: View[] = [
 
 async function main(): Promise<void> {
   mkdirSync(FOLDER, { recursive: true });
-  const server = createApp({ root: checkRoot('dist'), seed: 1, now: () => Date.UTC(2026, 2, 2, 8) }).listen(0, '127.0.0.1');
-  await new Promise((resolve) => server.once('listening', resolve));
-  const address = server.address();
-  const port = typeof address === 'object' && address ? address.port : 0;
-  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
+  const port = 8093;
+  const server = spawn('node', ['--import', 'tsx', 'server/index.ts'], {
+    env: { ...process.env, PORT: String(port) },
+  });
+  await new Promise((resolve) => server.stdout.once('data', resolve));
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  });
   for (const [suffix, width, height, views, colorScheme] of [
     ['phone', 390, 844, PHONE, 'light'],
     ['wide', 1280, 800, WIDE, 'light'],
     ['lamplight', 390, 844, LAMPLIGHT, 'dark'],
   ] as const) {
-    const context = await browser.newContext({ viewport: { width, height }, colorScheme, serviceWorkers: 'block' });
+    const context = await browser.newContext({
+      viewport: { width, height },
+      colorScheme,
+      serviceWorkers: 'block',
+    });
     const page = await context.newPage();
     await page.clock.install({ time: new Date('2026-03-02T10:00:00') });
     await page.goto(`http://127.0.0.1:${port}/demo`);
     await page.getByRole('button', { name: 'Bring them in' }).click();
-    await page.getByText('Card-index cabinet').first().waitFor();
+    await page.getByRole('link', { name: /Card-index cabinet/ }).waitFor();
     for (const view of views) {
       const name = `${view.name}-${suffix}`;
       if (ONLY && !ONLY.includes(name)) continue;
@@ -68,7 +82,7 @@ async function main(): Promise<void> {
     await context.close();
   }
   await browser.close();
-  server.close();
+  server.kill('SIGTERM');
 }
 
 main().catch((error: unknown) => {

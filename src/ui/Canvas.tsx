@@ -11,7 +11,7 @@ import Svg, { Circle, G, Image as SvgImage, Line, Rect } from 'react-native-svg'
 import type { CanvasProps, Handle } from './Canvas.types';
 import { Text } from './Text';
 import { materials, space, useTheme } from './theme';
-import { fit, pan, toContent, toScreen, zoomAt, type Spot, type Viewport } from './viewport';
+import { fit, fitPart, pan, toContent, toScreen, zoomAt, type Spot, type Viewport } from './viewport';
 
 const TAP_SLOP_PX = 7;
 const GLASS_PX = 132;
@@ -28,18 +28,19 @@ export function Canvas({
   onMove,
   onMoveEnd,
   onTap,
+  focus,
   still = false,
 }: CanvasProps) {
   const theme = useTheme();
   const host = useRef<HTMLDivElement>(null);
   const [widthPx, setWidthPx] = useState(0);
   const screen = useMemo(() => ({ width: widthPx, height: heightPx }), [widthPx, heightPx]);
-  const fitted = useMemo(
-    () => fit(content, screen, handles.length > 0 || onTap ? 22 : 0),
-    [content, screen, handles.length, onTap],
-  );
+  const margin = handles.length > 0 || onTap ? 24 : 10;
+  const fitted = useMemo(() => fit(content, screen, margin), [content, screen, margin]);
+  const [whole, setWhole] = useState(false);
+  const first = focus && !whole ? fitPart(focus, screen, margin) : fitted;
   const [moved, setMoved] = useState<Viewport>();
-  const view = moved ?? fitted;
+  const view = moved ?? first;
   const [dragging, setDragging] = useState<string>();
 
   useEffect(() => {
@@ -50,9 +51,9 @@ export function Canvas({
     return () => observer.disconnect();
   }, []);
 
-  const live = useRef({ view, fitted, onTap, still });
+  const live = useRef({ view, first, fitted, onTap, still });
   useEffect(() => {
-    live.current = { view, fitted, onTap, still };
+    live.current = { view, first, fitted, onTap, still };
   });
 
   useEffect(() => {
@@ -64,7 +65,7 @@ export function Canvas({
       const box = element.getBoundingClientRect();
       return { x: e.clientX - box.left, y: e.clientY - box.top };
     };
-    const change = (next: (v: Viewport) => Viewport): void => setMoved((v) => next(v ?? live.current.fitted));
+    const change = (next: (v: Viewport) => Viewport): void => setMoved((v) => next(v ?? live.current.first));
     const down = (e: PointerEvent): void => {
       if (
         live.current.still ||
@@ -127,6 +128,10 @@ export function Canvas({
 
   const zoomBy = (factor: number): void =>
     setMoved(zoomAt(view, { x: screen.width / 2, y: screen.height / 2 }, factor, fitted.k));
+  const showAll = (): void => {
+    setWhole(true);
+    setMoved(undefined);
+  };
   const held = handles.find((h) => h.id === dragging);
   const picture = (
     <>
@@ -188,7 +193,7 @@ export function Canvas({
             [
               ['Zoom in', '+', () => zoomBy(1.6)],
               ['Zoom out', '−', () => zoomBy(1 / 1.6)],
-              ['Show all', '⤢', () => setMoved(undefined)],
+              ['Show all', '⤢', showAll],
             ] as const
           ).map(([name, sign, run]) => (
             <Pressable
@@ -274,12 +279,14 @@ function HandleKnob({ handle, view, held, host, onHold, onMove, onMoveEnd }: Kno
     >
       <div
         style={{
-          width: 18,
-          height: 18,
-          borderRadius: 9,
+          boxSizing: 'border-box',
+          width: 22,
+          height: 22,
+          borderRadius: '50%',
           border: `3px solid ${materials.lamp}`,
-          background: held ? 'transparent' : materials.onBadge,
-          boxShadow: `0 0 0 2px ${materials.badge}`,
+          // Hollow, with a point: the place under it stays in sight.
+          background: `radial-gradient(circle, ${materials.onBadge} 2.5px, transparent 3px)`,
+          boxShadow: `0 0 0 2px ${materials.badge}, inset 0 0 0 1.5px ${materials.badge}`,
         }}
       />
     </div>

@@ -16,6 +16,8 @@ export type CanvasProps = {
   onMove?: (id: string, at: readonly [number, number]) => void;
   onMoveEnd?: (id: string) => void;
   onTap?: (at: readonly [number, number]) => void;
+  /** The part that is shown first, in content units; the whole when not given. */
+  focus?: { x: number; y: number; width: number; height: number };
   /** A drawing to look at: it does not pan, so that a finger on it scrolls the page. */
   still?: boolean;
 };

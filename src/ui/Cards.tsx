@@ -96,7 +96,9 @@ export function Figure({
   const { open, toggle, shown } = useSource(source);
   const body = (
     <>
-      <Text kind="label">{label}</Text>
+      <Text kind="label" style={source ? styles.sourced : undefined}>
+        {label}
+      </Text>
       <View style={styles.figureRow}>
         <Text kind="figure" tone={alarm ? 'oxblood' : 'ink'}>
           {value}
@@ -116,17 +118,10 @@ export function Figure({
       style={styles.figure}
     >
       {body}
-      {open ? null : <SourceMark />}
       {shown}
     </Pressable>
   );
 }
-
-const SourceMark = () => (
-  <Text kind="label" style={styles.mark}>
-    source
-  </Text>
-);
 
 /** A line of a list: what, a sentence, and a figure at the end; its source on demand. */
 export function Row({
@@ -149,7 +144,9 @@ export function Row({
     <>
       <View style={styles.rowLine}>
         <View style={styles.rowText}>
-          <Text kind="strong">{title}</Text>
+          <Text kind="strong" style={source ? styles.sourced : undefined}>
+            {title}
+          </Text>
           {detail ? <Text kind="quiet">{detail}</Text> : null}
         </View>
         {value ? (
@@ -158,7 +155,6 @@ export function Row({
           </Text>
         ) : null}
       </View>
-      {source && !open ? <SourceMark /> : null}
       {shown}
     </>
   );
@@ -245,7 +241,8 @@ const styles = StyleSheet.create({
   section: { gap: space(3) },
   figure: { flexGrow: 1, flexBasis: 140, gap: 2, paddingVertical: space(1) },
   figureRow: { flexDirection: 'row', alignItems: 'baseline', flexWrap: 'wrap' },
-  mark: { textDecorationLine: 'underline', textDecorationStyle: 'dotted', fontSize: 13 },
+  // A dotted line under a name: press it to see where its figure comes from.
+  sourced: { textDecorationLine: 'underline', textDecorationStyle: 'dotted' },
   source: { paddingTop: space(1) },
   row: { paddingVertical: space(2.5), minHeight: 48, justifyContent: 'center' },
   rowLine: { flexDirection: 'row', alignItems: 'center', gap: space(3) },

@@ -12,6 +12,12 @@ export function fit(content: Size, screen: Size, margin = 12): Viewport {
   return { k, x: (screen.width - k * content.width) / 2, y: (screen.height - k * content.height) / 2 };
 }
 
+/** A part of the content, centred, with a margin. */
+export function fitPart(part: Size & Spot, screen: Size, margin = 12): Viewport {
+  const v = fit(part, screen, margin);
+  return { k: v.k, x: v.x - v.k * part.x, y: v.y - v.k * part.y };
+}
+
 /** Zooms about a spot that stays where it is, between half and thirty times the fitted scale. */
 export function zoomAt(v: Viewport, at: Spot, factor: number, fitted: number): Viewport {
   const k = Math.min(fitted * 30, Math.max(fitted * 0.5, v.k * factor));

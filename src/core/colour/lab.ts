@@ -1,9 +1,17 @@
-import { converter, differenceCiede2000, modeLab65, modeLrgb, modeRgb, modeXyz65, useMode } from 'culori/fn';
+import {
+  converter,
+  differenceCiede2000,
+  modeLab65,
+  modeLrgb,
+  modeRgb,
+  modeXyz65,
+  useMode as register,
+} from 'culori/fn';
 
-useMode(modeRgb);
-useMode(modeLrgb);
-useMode(modeXyz65);
-useMode(modeLab65);
+register(modeRgb);
+register(modeLrgb);
+register(modeXyz65);
+register(modeLab65);
 
 /** CIE L*a*b* under D65, 2° observer. */
 export type Lab = readonly [number, number, number];

@@ -4,7 +4,13 @@ import { deltaE00, labFromRgb, type Lab } from './lab';
 import { tonesAround, tonesOf, tonesOfSwatch, type Tones } from './tones';
 import type { Raster } from '../picture';
 
-const tones = (ground: Lab, mean: Lab, line: Lab): Tones => ({ ground, mean, line, pixels: 1000 });
+const tones = (ground: Lab, mean: Lab, line: Lab): Tones => ({
+  ground,
+  mean,
+  line,
+  coherence: 0.5,
+  pixels: 1000,
+});
 const OLD = tones([58, 18, 34], [50, 17, 31], [40, 15, 26]);
 const PALE = tones([74, 8, 24], [68, 8, 23], [60, 8, 22]);
 
@@ -63,6 +69,11 @@ test('tones are read in the ring round the damage and nowhere else', () => {
 test('ground and lines of a striped swatch', () => {
   const read = tonesOfSwatch(board((_, y) => (y % 10 < 3 ? [90, 55, 30] : [170, 120, 70])));
   expect(read.ground[0] - read.line[0]).toBeGreaterThan(20);
+  expect(read.coherence).toBeGreaterThan(0.95);
+  const dots = tonesOfSwatch(
+    board((x, y) => ((Math.floor(x / 5) + Math.floor(y / 5)) % 2 ? [90, 55, 30] : [170, 120, 70])),
+  );
+  expect(dots.coherence).toBeLessThan(0.2);
 });
 
 test('too little wood to read is said', () => {

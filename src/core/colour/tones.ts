@@ -2,8 +2,11 @@ import { contains, distanceToBoundary, offsetOutline, boundingBox, type Polygon 
 import type { Raster } from '../picture';
 import { labFromRgb, type Lab } from './lab';
 
-/** What the eye takes from wood: the lightest ground, the whole, and the dark figure lines. */
-export type Tones = { ground: Lab; mean: Lab; line: Lab; pixels: number };
+/**
+ * What the eye takes from wood: the lightest ground, the whole, the dark figure lines, and how much the figure runs one way
+ * (`coherence`, 0 for burr that runs all ways … 1 for straight grain).
+ */
+export type Tones = { ground: Lab; mean: Lab; line: Lab; coherence: number; pixels: number };
 
 const LEAST_PIXELS = 150;
 const MOST_PIXELS = 20_000;
@@ -22,7 +25,7 @@ const meanOf = (labs: readonly Lab[]): Lab => {
  *
  * @throws RangeError with fewer than 150 pixels
  */
-export function tonesOf(labs: readonly Lab[]): Tones {
+export function tonesOf(labs: readonly Lab[], coherence = 0): Tones {
   if (labs.length < LEAST_PIXELS) {
     throw new RangeError(
       `Only ${labs.length} picture points of sound wood could be read; ${LEAST_PIXELS} are needed for a colour. Take a closer picture, or leave more sound wood round the damage.`,
@@ -31,11 +34,39 @@ export function tonesOf(labs: readonly Lab[]): Tones {
   const sorted = [...labs].sort((a, b) => a[0] - b[0]);
   const band = (from: number, to: number): Lab =>
     meanOf(sorted.slice(Math.floor(from * sorted.length), Math.max(1, Math.floor(to * sorted.length))));
-  return { ground: band(0.75, 0.95), mean: band(0.05, 0.95), line: band(0.05, 0.25), pixels: labs.length };
+  return {
+    ground: band(0.75, 0.95),
+    mean: band(0.05, 0.95),
+    line: band(0.05, 0.25),
+    coherence,
+    pixels: labs.length,
+  };
 }
+
+/** Sums of products of brightness slopes (the structure tensor). */
+type Slopes = { xx: number; xy: number; yy: number };
+
+/** Adds the slope of brightness at a pixel, taken over `reach` pixels to either side so that grain counts and noise does not. */
+function addSlope(sum: Slopes, { data, width, height }: Raster, x: number, y: number, reach: number): void {
+  if (x < reach || y < reach || x >= width - reach || y >= height - reach) return;
+  const bright = (px: number, py: number): number => {
+    const o = (py * width + px) * 4;
+    return 0.3 * (data[o] ?? 0) + 0.6 * (data[o + 1] ?? 0) + 0.1 * (data[o + 2] ?? 0);
+  };
+  const dx = bright(x + reach, y) - bright(x - reach, y);
+  const dy = bright(x, y + reach) - bright(x, y - reach);
+  sum.xx += dx * dx;
+  sum.xy += dx * dy;
+  sum.yy += dy * dy;
+}
+
+const coherenceOf = ({ xx, xy, yy }: Slopes): number =>
+  xx + yy === 0 ? 0 : Math.hypot(xx - yy, 2 * xy) / (xx + yy);
 
 /** How far from the damage the colour is read: not its dirty rim, not the other end of the panel. mm. */
 export const RING_MM = { inner: 3, outer: 22 };
+/** Slopes of the figure are taken over this distance to either side. mm. */
+const FIGURE_REACH_MM = 1;
 /** The rim of a face is worn and dark; its colour is not read. mm. */
 const RIM_MM = 3;
 
@@ -64,6 +95,8 @@ export function tonesAround(
   const bottom = Math.min(picture.height - 1, Math.ceil(box.bottom / mmPerPixel));
   const step = Math.max(1, Math.floor(Math.sqrt(((right - left) * (bottom - top)) / MOST_PIXELS)));
   const labs: Lab[] = [];
+  const slopes: Slopes = { xx: 0, xy: 0, yy: 0 };
+  const reach = Math.max(1, Math.round(FIGURE_REACH_MM / mmPerPixel));
   for (let y = top; y <= bottom; y += step) {
     for (let x = left; x <= right; x += step) {
       const p = [(x + 0.5) * mmPerPixel, (y + 0.5) * mmPerPixel] as const;
@@ -79,9 +112,10 @@ export function tonesAround(
       if (others.some((other) => contains(other, p) || distanceToBoundary(p, other) < RING_MM.inner))
         continue;
       labs.push(labFromRgb(picture.data[o] ?? 0, picture.data[o + 1] ?? 0, picture.data[o + 2] ?? 0));
+      addSlope(slopes, picture, x, y, reach);
     }
   }
-  return tonesOf(labs);
+  return tonesOf(labs, coherenceOf(slopes));
 }
 
 /** Tones of a swatch picture, its rim of a tenth left out. */
@@ -89,11 +123,14 @@ export function tonesOfSwatch(picture: Raster): Tones {
   const { width, height, data } = picture;
   const step = Math.max(1, Math.floor(Math.sqrt((width * height) / MOST_PIXELS)));
   const labs: Lab[] = [];
+  const slopes: Slopes = { xx: 0, xy: 0, yy: 0 };
+  const reach = Math.max(1, Math.round(Math.min(width, height) / 100));
   for (let y = Math.floor(height * 0.1); y < height * 0.9; y += step) {
     for (let x = Math.floor(width * 0.1); x < width * 0.9; x += step) {
       const o = (y * width + x) * 4;
       labs.push(labFromRgb(data[o] ?? 0, data[o + 1] ?? 0, data[o + 2] ?? 0));
+      addSlope(slopes, picture, x, y, reach);
     }
   }
-  return tonesOf(labs);
+  return tonesOf(labs, coherenceOf(slopes));
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import Fraction from 'fraction.js';
+import { Fraction } from 'fraction.js';
 import { formatArea, formatLength, inchFraction, parseLength } from './length';
 
 describe('lengths as written in a shop', () => {

@@ -1,7 +1,8 @@
 import { matchVeneers, type Candidate, type Wanted } from './match';
 import type { Tones } from '../colour';
 
-const tones = (l: number, a: number, b: number, contrast = 12): Tones => ({
+const tones = (l: number, a: number, b: number, contrast = 12, coherence = 0.8): Tones => ({
+  coherence,
   ground: [l + contrast / 2, a, b],
   mean: [l, a, b],
   line: [l - contrast / 2, a, b],
@@ -40,6 +41,16 @@ test('common practice: another wood with the right stripe beats the right wood w
     sheet('other wood, right stripe', tones(46, 14, 26, 12), { species: 'sapele' }),
   ]);
   expect(ranked[0]?.id).toBe('other wood, right stripe');
+});
+
+test('common practice: for a burr, a burr a little off in colour beats straight grain of the right colour', () => {
+  const burr = { ...wanted, tones: tones(45, 14, 26, 12, 0.1) };
+  const { ranked } = matchVeneers(burr, [
+    sheet('straight', tones(46, 14, 26)),
+    sheet('burr', tones(51, 14, 28, 12, 0.15)),
+  ]);
+  expect(ranked.map((m) => m.id)).toEqual(['burr', 'straight']);
+  expect(ranked[1]?.notes.join()).toContain('straighter');
 });
 
 test('a sheet that is too small is set aside with the size that is needed', () => {

@@ -39,10 +39,9 @@ export type Match = {
 export type MatchResult = { ranked: Match[]; excluded: { id: string; name: string; because: string }[] };
 
 const DARK_WEIGHT = sourced(1, practice('lighter is better than darker; colour is added, not removed'));
-const FIGURE_WEIGHT = sourced(
-  0.35,
-  practice('figure goes before colour: colour can be brought nearer, figure cannot'),
-);
+const FIGURE_FIRST = practice('figure goes before colour: colour can be brought nearer, figure cannot');
+const CONTRAST_WEIGHT = sourced(0.35, FIGURE_FIRST);
+const COHERENCE_WEIGHT = sourced(20, FIGURE_FIRST);
 const SHIM_COST = 0.6;
 const LOW_COST = 4;
 
@@ -50,7 +49,7 @@ const contrast = (t: Tones): number => t.ground[0] - t.line[0];
 
 /** Where the numbers of a match come from, for the screen. */
 export const MATCH_SOURCE: Source = derived(
-  'CIEDE2000 between the whole tones in the two photos, plus a charge for every L* darker than the old ground, for a weaker or stronger figure and for shims',
+  'CIEDE2000 between the whole tones in the two photos, plus a charge for every L* darker than the old ground, for a weaker, stronger, straighter or wilder figure, and for shims',
 );
 export const SPECIES_NOTE: Source = memory(
   'the same species ages and takes colour alike; it breaks a near tie',
@@ -60,16 +59,25 @@ function matchOne(wanted: Wanted, candidate: Candidate): Match {
   const difference = deltaE00(candidate.tones.mean, wanted.tones.mean);
   const darker = wanted.tones.ground[0] - candidate.tones.ground[0];
   const figureGap = Math.abs(contrast(candidate.tones) - contrast(wanted.tones));
+  const runGap = Math.abs(candidate.tones.coherence - wanted.tones.coherence);
   const thickness = thicknessPlan(wanted.thicknessMm, candidate.thicknessMm);
   const notes: string[] = [];
   if (darker > 1)
     notes.push(`Darker than the old ground by ${darker.toFixed(0)} L*; that cannot be taken away.`);
   if (figureGap > 6) notes.push('Its figure is clearly weaker or stronger than the old one.');
+  if (runGap > 0.3) {
+    notes.push(
+      candidate.tones.coherence > wanted.tones.coherence
+        ? 'Its grain runs straighter than the old figure.'
+        : 'Its figure is wilder than the old grain.',
+    );
+  }
   if (candidate.species === wanted.species) notes.push('The same wood.');
   const cost =
     difference +
     Math.max(0, darker) * DARK_WEIGHT.value +
-    figureGap * FIGURE_WEIGHT.value +
+    figureGap * CONTRAST_WEIGHT.value +
+    runGap * COHERENCE_WEIGHT.value +
     thickness.sheets * SHIM_COST +
     (thickness.proudMm < -0.1 ? LOW_COST : 0) -
     (candidate.species === wanted.species ? 1 : 0);

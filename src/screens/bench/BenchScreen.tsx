@@ -1,55 +1,30 @@
-import { format } from 'date-fns/format';
-import { parseISO } from 'date-fns/parseISO';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { PHASE_SOURCE, PHASES, phaseLabel, type Schedule } from '@/core/bench';
+import { PHASE_SOURCE, PHASES, phaseLabel } from '@/core/bench';
 import { CAUTIONS } from '@/core/safety';
 import { describeSource } from '@/core/sources';
 import { formatMinutes } from '@/core/units';
-import { removeRecords, useShop } from '@/records';
+import { removeRecords } from '@/records';
 import { Button, Figure, Fold, LitCard, Notice, Progress, Section, Text, useSay } from '@/ui';
-import { Page } from '../shared/Page';
+import { Page, Pane, useWide } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
-import { isTicked, useBenchPlan, type PieceTask } from '../shared/useBench';
+import { isTicked } from '../shared/useBench';
 import { usePieceView } from '../shared/usePiece';
-import { DayStrip, type StripTask } from './DayStrip';
+import { DayStrip } from './DayStrip';
 import { TickForm } from './TickForm';
-
-const dayText = (day: string): string => format(parseISO(day), 'EEEE d MMMM');
-const minutesOf = (clock: string): number => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3, 5));
-
-type Timed = PieceTask & { when: Schedule['tasks'][number] };
+import { dayText, useBenchView } from './useBenchView';
 
 /** What to do next, then the days ahead; over all pieces, or one. */
 export function BenchScreen() {
   const { piece: only } = useLocalSearchParams<{ piece?: string }>();
   const view = usePieceView(only);
-  const plan = useBenchPlan();
-  const { shop } = useShop();
+  const { plan, ticked, timed, todo, next, finish, days, strips, hours } = useBenchView(only);
   const act = useAct();
   const say = useSay();
   const [ticking, setTicking] = useState<string>();
-  const ticked = new Set(plan.done.map((d) => d.taskId));
-  const when = new Map(plan.schedule?.tasks.map((t) => [t.id, t]));
-  const timed = plan.tasks
-    .flatMap((t): Timed[] => {
-      const at = when.get(t.id);
-      return at && (!only || t.pieceId === only) ? [{ ...t, when: at }] : [];
-    })
-    .sort((a, b) => a.when.start.localeCompare(b.when.start));
-  const todo = timed.filter((t) => !ticked.has(t.id) && isTicked(t));
-  const [next] = todo;
-  const finish = timed.reduce((latest, t) => (t.when.end > latest ? t.when.end : latest), '');
-  const days = [...new Set(todo.map((t) => t.when.start.slice(0, 10)))];
-  const hours = { from: minutesOf(shop.workingHours.from), to: minutesOf(shop.workingHours.to) };
-  const strips = timed.map((t): StripTask => ({
-    ...t.when,
-    title: t.title,
-    lit: t.id === next?.id,
-    done: ticked.has(t.id),
-  }));
+  const wide = useWide();
   const frame = view.piece
     ? {
         eyebrow: view.piece.body.name,
@@ -57,6 +32,24 @@ export function BenchScreen() {
         list: <TrailList view={view} />,
       }
     : { eyebrow: 'All pieces' };
+  const legend = (
+    <Text kind="quiet">
+      Solid bars are hands at work, outlined ones glue and finish setting, through the night too. The lit
+      field is your hours.
+    </Text>
+  );
+  const dayPane =
+    wide && days.length > 0 ? (
+      <Pane>
+        {legend}
+        {days.map((day) => (
+          <View key={day} style={{ gap: 8 }}>
+            <Text kind="subheading">{dayText(day)}</Text>
+            <DayStrip day={day} tasks={strips} hours={hours} />
+          </View>
+        ))}
+      </Pane>
+    ) : undefined;
   const untick = (taskId: string): void =>
     act(async () => {
       const entry = plan.log.find((l) => l.body.taskId === taskId);
@@ -65,7 +58,7 @@ export function BenchScreen() {
       say({ text: `“${entry.body.title}” is open again.`, action: { label: 'Undo', run: () => act(undo) } });
     });
   return (
-    <Page title="Bench" {...frame}>
+    <Page title="Bench" {...frame} board={dayPane}>
       {plan.problem ? (
         <Notice kind="stop" title="No plan can be made">
           {`${plan.problem} Nothing is lost; change the shop's clamps or hours, or the press plan.`}
@@ -124,7 +117,7 @@ export function BenchScreen() {
       ) : null}
       {days.map((day) => (
         <Section key={day} title={dayText(day)}>
-          <DayStrip day={day} tasks={strips} hours={hours} />
+          {wide ? null : <DayStrip day={day} tasks={strips} hours={hours} />}
           <View>
             {todo
               .filter((t) => t.when.start.slice(0, 10) === day)
@@ -153,10 +146,7 @@ export function BenchScreen() {
       ))}
       {timed.length > 0 ? (
         <>
-          <Text kind="quiet">
-            On the strips, solid bars are hands at work, outlined ones glue and finish setting, through the
-            night too. The lit field is your hours.
-          </Text>
+          {wide ? null : legend}
           <Fold title={`Done (${timed.filter((t) => ticked.has(t.id)).length})`}>
             {timed
               .filter((t) => ticked.has(t.id))

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Rect, Text as SvgText } from 'react-native-svg';
 import { DAY_MIN, minutesFrom, type ScheduledTask } from '@/core/bench';
@@ -5,7 +6,6 @@ import { fonts, Text, useTheme } from '@/ui';
 
 export type StripTask = ScheduledTask & { title: string; lit: boolean; done: boolean };
 
-const WIDTH = 350;
 const ROW = 15;
 const HEAD = 18;
 
@@ -22,16 +22,21 @@ export function DayStrip({
   hours: { from: number; to: number };
 }) {
   const theme = useTheme();
+  const [width, setWidth] = useState(0);
   const start = minutesFrom(`${day}T00:00:00`);
-  const x = (minutes: number): number => (Math.min(DAY_MIN, Math.max(0, minutes - start)) / DAY_MIN) * WIDTH;
+  const x = (minutes: number): number => (Math.min(DAY_MIN, Math.max(0, minutes - start)) / DAY_MIN) * width;
   const rows = tasks.filter((t) => minutesFrom(t.end) > start && minutesFrom(t.start) < start + DAY_MIN);
   const height = HEAD + rows.length * ROW + 4;
   const label = rows
     .map((t) => `${t.start.slice(0, 10) === day ? t.start.slice(11, 16) : 'running'} ${t.title}`)
     .join(', ');
   return (
-    <View role="img" aria-label={`Day ${day}: ${label}`}>
-      <Svg width="100%" height={height} viewBox={`0 0 ${WIDTH} ${height}`} preserveAspectRatio="none">
+    <View
+      role="img"
+      aria-label={`Day ${day}: ${label}`}
+      onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
+    >
+      <Svg width={width} height={height}>
         <Rect
           x={x(start + hours.from)}
           y={HEAD}

@@ -4,7 +4,7 @@ import { questionsFor, type AskedFact, type Question } from '@/core/damage';
 import { methodById, SCHOOLS, type MethodId } from '@/core/method';
 import type { Answers } from '@/records';
 import { Button, Chips, Fold, LengthField, LitCard, Notice, Text, TextField } from '@/ui';
-import { damageLabel, rankingOf } from '../shared/derive';
+import { damageLabel, rankingOf, surveyed } from '../shared/derive';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -38,6 +38,7 @@ export function DecideScreen() {
     damage.body,
     onFace.map((d) => d.body),
   );
+  const survey = surveyed(damage.body, face?.body);
   const answers = damage.body.answers;
   const set = (fact: AskedFact, value: string | boolean): void => {
     const next: Answers = { ...answers, [fact]: value };
@@ -73,6 +74,7 @@ export function DecideScreen() {
             still
             label={damageLabel(damage.body)}
             phoneHeight={200}
+            {...(survey.ok ? { focus: { outline: survey.value.outline, marginMm: 60 } } : {})}
           />
         ) : undefined
       }

@@ -17,7 +17,7 @@ import { SPECIES } from '@/core/wood';
 import { createRecord, localNow, newDamage, newFace, newPiece, type Answers } from '@/records';
 import { Button, Chips, Fold, LengthField, LitCard, Notice, optionsOf, Text } from '@/ui';
 import { attempt } from '../shared/derive';
-import { Page } from '../shared/Page';
+import { Page, Pane } from '../shared/Page';
 import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
 import { RankingView } from './RankingView';
@@ -72,51 +72,60 @@ export function QuickScreen() {
       title="Quick answer"
       eyebrow="Nothing is kept unless you say so"
       back={{ href: '/', label: 'Pieces' }}
+      board={
+        <Pane>
+          <Chips<DamageKind>
+            label="What is it?"
+            help={DAMAGE_KINDS[kind].look}
+            options={optionsOf(DAMAGE_KINDS)}
+            value={kind}
+            onChange={(k) => {
+              setKind(k);
+              setAnswers({});
+            }}
+          />
+          <LengthField label="Size along the grain" valueMm={alongMm} unit={unit} onChange={setAlong} />
+          <LengthField label="Size across the grain" valueMm={acrossMm} unit={unit} onChange={setAcross} />
+          <Chips
+            label="Does it reach an edge?"
+            options={[
+              { value: true, label: 'Yes' },
+              { value: false, label: 'No' },
+            ]}
+            value={atEdge}
+            onChange={setAtEdge}
+          />
+          <Chips
+            label="Wood"
+            options={SPECIES.map((s) => ({ value: s.id, label: s.name }))}
+            value={species}
+            onChange={setSpecies}
+          />
+          <Chips
+            label="Finish on it now"
+            options={optionsOf(FINISHES_NOW)}
+            value={finishNow}
+            onChange={setFinishNow}
+          />
+          <Fold title="Build, school, finish in the end">
+            <Chips label="Build" options={optionsOf(BUILDS)} value={build} onChange={setBuild} />
+            <Chips
+              label="School"
+              help={SCHOOLS[school].aim}
+              options={optionsOf(SCHOOLS)}
+              value={school}
+              onChange={setSchool}
+            />
+            <Chips
+              label="Finish in the end"
+              options={optionsOf(FINISH_GOALS)}
+              value={goal}
+              onChange={setGoal}
+            />
+          </Fold>
+        </Pane>
+      }
     >
-      <Chips<DamageKind>
-        label="What is it?"
-        help={DAMAGE_KINDS[kind].look}
-        options={optionsOf(DAMAGE_KINDS)}
-        value={kind}
-        onChange={(k) => {
-          setKind(k);
-          setAnswers({});
-        }}
-      />
-      <LengthField label="Size along the grain" valueMm={alongMm} unit={unit} onChange={setAlong} />
-      <LengthField label="Size across the grain" valueMm={acrossMm} unit={unit} onChange={setAcross} />
-      <Chips
-        label="Does it reach an edge?"
-        options={[
-          { value: true, label: 'Yes' },
-          { value: false, label: 'No' },
-        ]}
-        value={atEdge}
-        onChange={setAtEdge}
-      />
-      <Chips
-        label="Wood"
-        options={SPECIES.map((s) => ({ value: s.id, label: s.name }))}
-        value={species}
-        onChange={setSpecies}
-      />
-      <Chips
-        label="Finish on it now"
-        options={optionsOf(FINISHES_NOW)}
-        value={finishNow}
-        onChange={setFinishNow}
-      />
-      <Fold title="Build, school, finish in the end">
-        <Chips label="Build" options={optionsOf(BUILDS)} value={build} onChange={setBuild} />
-        <Chips
-          label="School"
-          help={SCHOOLS[school].aim}
-          options={optionsOf(SCHOOLS)}
-          value={school}
-          onChange={setSchool}
-        />
-        <Chips label="Finish in the end" options={optionsOf(FINISH_GOALS)} value={goal} onChange={setGoal} />
-      </Fold>
       {first ? (
         <LitCard eyebrow="The repair" title={methodById(first.method).label}>
           <Text>{methodById(first.method).how}</Text>

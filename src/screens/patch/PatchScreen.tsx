@@ -99,7 +99,13 @@ export function PatchScreen() {
       ? attempt(() =>
           matchVeneers(
             {
-              tones: old.tones ?? { ground: [0, 0, 0], mean: [0, 0, 0], line: [0, 0, 0], pixels: 0 },
+              tones: old.tones ?? {
+                ground: [0, 0, 0],
+                mean: [0, 0, 0],
+                line: [0, 0, 0],
+                coherence: 0,
+                pixels: 0,
+              },
               species: face.body.species,
               thicknessMm: face.body.veneerMm,
               alongMm: patch.alongMm,
@@ -138,6 +144,7 @@ export function PatchScreen() {
           current={damage.id}
           label="The patch on its face"
           phoneHeight={260}
+          focus={{ outline: survey.value.outline, marginMm: 40 }}
           over={(k) =>
             patch ? (
               <G>

@@ -4,7 +4,8 @@ import { SCHOOLS } from '@/core/method';
 import { createRecord, localNow, newPiece, useList, type Stored } from '@/records';
 import { Button, LitCard, Notice, Section, Text } from '@/ui';
 import { trailOf } from '../shared/nextStep';
-import { Page } from '../shared/Page';
+import { Page, useWide } from '../shared/Page';
+import { TodayPane } from '../bench/TodayPane';
 import { LinkRow } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
 import { usePieceProgress } from '../shared/useBench';
@@ -14,6 +15,7 @@ import { usePieceView } from '../shared/usePiece';
 export function PiecesScreen() {
   const { records, unreadable, loading, error } = useList('piece');
   const act = useAct();
+  const wide = useWide();
   const add = (): void =>
     act(async () => {
       const record = await createRecord('piece', newPiece(`Piece ${records.length + 1}`, localNow()));
@@ -21,7 +23,11 @@ export function PiecesScreen() {
     });
   const pieces = [...records].sort((a, b) => b.body.createdAt.localeCompare(a.body.createdAt));
   return (
-    <Page title="Rustic Lantern" eyebrow="What is wrong with the wood, and what to do about it">
+    <Page
+      title="Rustic Lantern"
+      eyebrow="What is wrong with the wood, and what to do about it"
+      board={wide && pieces.length > 0 ? <TodayPane /> : undefined}
+    >
       {error ? <Notice kind="stop">{error.message}</Notice> : null}
       {unreadable > 0 ? (
         <Notice kind="stop" title={`${unreadable} of the stored pieces could not be read.`}>

@@ -88,7 +88,8 @@ export function PressScreen() {
           damages={onFace}
           current={damage.id}
           label="Plan view: clamps, cauls and the pressed footprint"
-          phoneHeight={250}
+          phoneHeight={260}
+          focus={{ outline: survey.value.outline, marginMm: 55 }}
           over={(k) => (plan ? <PlanView plan={plan} k={k} /> : null)}
         />
       }

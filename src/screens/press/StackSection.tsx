@@ -33,9 +33,9 @@ export function StackSection({ clampsMm, caulMm, platenMm, veneerMm, coreMm, pad
   const y = { caul: CLAMP_MM, platen: CLAMP_MM + caulMm.height, veneer: CLAMP_MM + caulMm.height + platenMm };
   const yCore = y.veneer + veneer;
   const yBench = yCore + coreMm;
-  const name = (at: number, words: string, dark = true) => (
+  const name = (x: number, at: number, words: string, dark = true) => (
     <SvgText
-      x={left + text(8)}
+      x={x + text(8)}
       y={at}
       fontSize={text(12)}
       fontFamily={fonts.text}
@@ -86,14 +86,14 @@ export function StackSection({ clampsMm, caulMm, platenMm, veneerMm, coreMm, pad
                   strokeDasharray={`${text(5)} ${text(3)}`}
                 />
               ))}
-              <Rect x={x - padMm / 2} y={CLAMP_MM - 7} width={padMm} height={7} fill={materials.steel} />
-              <Rect x={x - 5} y={0} width={10} height={CLAMP_MM - 7} fill={materials.steel} />
+              <Rect x={x - padMm / 2} y={CLAMP_MM - 7} width={padMm} height={7} fill={theme.ink} />
+              <Rect x={x - 5} y={0} width={10} height={CLAMP_MM - 7} fill={theme.ink} />
             </G>
           ))}
-          {name(y.caul + caulMm.height / 2 + text(4), `caul ${Math.round(caulMm.height)} mm`)}
-          {name(y.platen + platenMm / 2 + text(4), `platen ${Math.round(platenMm)} mm`)}
-          {name(yCore + coreMm / 2 + text(4), 'core')}
-          {name(yBench + BENCH_MM / 2 + text(4), 'bench or block', false)}
+          {name(0, y.caul + caulMm.height / 2 + text(4), `caul ${Math.round(caulMm.height)} mm`)}
+          {name(-12, y.platen + platenMm / 2 + text(4), `platen ${Math.round(platenMm)} mm`)}
+          {name(left, yCore + coreMm / 2 + text(4), 'core')}
+          {name(left, yBench + BENCH_MM / 2 + text(4), 'bench or block', false)}
         </Svg>
       ) : null}
     </View>

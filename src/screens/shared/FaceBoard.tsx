@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { G, Line, Polygon as SvgPolygon } from 'react-native-svg';
-import { toFace, toPicture, type Point } from '@/core/geometry';
+import { toFace, toPicture, type Point, type Polygon } from '@/core/geometry';
 import type { Stored } from '@/records';
 import { Canvas, materials, Notice, Progress, Relief, type CanvasProps } from '@/ui';
-import { boardOf, contentOf, outlineMm, type Board } from './derive';
+import { around, boardOf, contentOf, outlineMm, type Board } from './derive';
 import { useWide } from './Page';
 import { useBoardPicture } from './useWorkshop';
 
@@ -15,6 +15,8 @@ type Props = {
   current?: string;
   still?: boolean;
   label: string;
+  /** A place to show first, with this much around it; the whole face when not given. */
+  focus?: { outline: Polygon; marginMm: number };
   phoneHeight?: number;
   handles?: CanvasProps['handles'];
   onMove?: CanvasProps['onMove'];
@@ -25,20 +27,24 @@ type Props = {
 };
 
 /** A face to scale under raking light, with its damages in relief. All places are in millimetres. */
-export function FaceBoard({ face, damages, current, over, phoneHeight = 300, ...canvas }: Props) {
+export function FaceBoard({ face, damages, current, over, phoneHeight = 300, focus, ...canvas }: Props) {
   const wide = useWide();
-  const { height } = useWindowDimensions();
+  const { width, height } = useWindowDimensions();
   const result = boardOf(face.body);
   const board = result.ok ? result.value : undefined;
   const picture = useBoardPicture(board, face.body.picture?.id);
   if (!board) return null;
+  const content = contentOf(board);
+  // A wide face needs less height than there is; the zoom buttons stand below it.
+  const needed = ((width - 40) * content.height) / content.width + (canvas.still ? 20 : 100);
   const shown = damages.filter((d) => d.body.outline.length >= 3);
   return (
     <View>
       <Canvas
         {...canvas}
-        content={contentOf(board)}
-        heightPx={wide ? height : phoneHeight}
+        content={content}
+        heightPx={wide ? height : focus ? phoneHeight : Math.min(phoneHeight, needed)}
+        {...(focus ? { focus: around(focus.outline, focus.marginMm) } : {})}
         {...(picture.url ? { imageUrl: picture.url } : {})}
       >
         {(k) => (

@@ -62,6 +62,13 @@ export function Page({ title, eyebrow, back, board, list, children }: Props) {
   );
 }
 
+/** Text and controls in the middle column of a wide screen; on a phone they stand above the rest. */
+export function Pane({ children }: { children: ReactNode }) {
+  const wide = useWide();
+  const body = <View style={[styles.body, wide && styles.pane]}>{children}</View>;
+  return wide ? <ScrollView contentContainerStyle={styles.pad}>{body}</ScrollView> : body;
+}
+
 const styles = StyleSheet.create({
   phone: { paddingBottom: space(10) },
   head: { paddingHorizontal: space(5), paddingTop: space(4), paddingBottom: space(3), gap: 2 },
@@ -70,9 +77,10 @@ const styles = StyleSheet.create({
   body: { paddingHorizontal: space(5), gap: space(5), paddingTop: space(2) },
   wide: { flex: 1, flexDirection: 'row' },
   list: { width: 268, flexGrow: 0, flexShrink: 0, borderRightWidth: 1 },
-  canvas: { flex: 1, minWidth: 0, justifyContent: 'center', borderRightWidth: 1 },
+  canvas: { flex: 1, minWidth: 0, borderRightWidth: 1 },
   detail: { width: 432, flexGrow: 0, flexShrink: 0 },
   full: { flex: 1 },
   pad: { paddingBottom: space(10) },
   reading: { maxWidth: 760 },
+  pane: { paddingTop: space(6), maxWidth: 760 },
 });

@@ -14,18 +14,21 @@ export function LinkRow({
   detail,
   mark,
   value,
+  state,
 }: {
   href: string;
   title: string;
   detail?: string;
   mark?: React.ReactNode;
   value?: string;
+  /** Said by readers that speak, where the drawing shows it by a mark. */
+  state?: string;
 }) {
   const theme = useTheme();
   return (
     <Link
       href={href as Href}
-      aria-label={detail ? `${title}. ${detail}` : title}
+      aria-label={[title, detail, state].filter(Boolean).join('. ')}
       style={[styles.row, { borderColor: theme.line }]}
     >
       <View style={styles.inner}>
@@ -66,7 +69,8 @@ export function TrailSteps({ steps }: { steps: readonly TrailStep[] }) {
           key={s.id}
           href={s.href}
           title={s.title}
-          detail={`${s.detail}${s.state === 'waits' ? '' : ` (${words[s.state]})`}`}
+          detail={s.detail}
+          state={words[s.state]}
           mark={<StateMark state={s.state} />}
         />
       ))}

@@ -8,7 +8,7 @@ import {
 } from '@/core/adhesive';
 import type { PieceWork, RepairWork } from '@/core/bench';
 import type { BlendPlan } from '@/core/colour';
-import type { DamageFacts } from '@/core/damage';
+import { DAMAGE_KINDS, type DamageFacts } from '@/core/damage';
 import {
   areaOf,
   assertOutline,
@@ -275,7 +275,7 @@ export function sandingOf(piece: Piece, face: Face, veneer?: Veneer): Result<San
 }
 
 export const damageLabel = (damage: Damage): string =>
-  `${damage.number} ${damage.kind === 'liftedEdge' ? 'Lifted edge' : 'Missing veneer'}`;
+  `${DAMAGE_KINDS[damage.kind].label}, no. ${damage.number}`;
 
 /** All of a piece's work as the bench planner takes it. Glue that cannot set at this temperature is given its times at 20 °C. */
 export function workOf(
@@ -338,6 +338,20 @@ export const resourcesOf = (shop: Shop): Record<string, number> => ({
   hands: shop.hands,
   ...Object.fromEntries(shop.clamps.map((c) => [c.id, c.count])),
 });
+
+/** The neighbourhood of an outline on its face, for a drawing that shows a place rather than the whole. */
+export function around(
+  outline: Polygon,
+  marginMm: number,
+): { x: number; y: number; width: number; height: number } {
+  const box = boundingBox(outline);
+  return {
+    x: box.left - marginMm,
+    y: box.top - marginMm,
+    width: box.right - box.left + 2 * marginMm,
+    height: box.bottom - box.top + 2 * marginMm,
+  };
+}
 
 /** A face's box, for drawings. */
 export const contentOf = ({ plane }: Board): { width: number; height: number } => {

@@ -66,58 +66,62 @@ export function trailOf(
               action: 'Open the record',
               href: `${base}/record`,
             });
-  const state = (done: boolean, ready: boolean): StepState => (done ? 'done' : ready ? 'now' : 'waits');
   const surveyed = survey === undefined;
   const decided = surveyed && undecided === undefined;
   const matched = decided && unmatched === undefined;
+  const benchDone = allSteps > 0 && doneSteps === allSteps;
+  // Only one step is lit: the first that is not done.
+  const done = [surveyed, decided, decided, matched, matched, matched && benchDone, false];
+  const lit = done.indexOf(false);
+  const state = (i: number): StepState => (i === lit ? 'now' : done[i] && i < lit ? 'done' : 'waits');
   const steps: TrailStep[] = [
     {
       id: 'survey',
       title: 'Survey',
       detail: `${plural(faces.length, 'face', 'faces')}, ${plural(damages.length, 'damage', 'damages')}`,
-      state: state(surveyed, true),
+      state: state(0),
       href: faces[0] ? `/face/${faces[0].id}` : `${base}/about`,
     },
     {
       id: 'decide',
       title: 'Decide',
       detail: names.length > 0 ? names.join(' · ') : 'A reasoned repair for each damage',
-      state: state(decided, surveyed),
+      state: state(1),
       href: decideHref,
     },
     {
       id: 'press',
       title: 'Glue and press',
       detail: glued.length > 0 ? `${plural(glued.length, 'place', 'places')} to glue` : 'Glue, clamps, times',
-      state: state(decided && doneSteps > 0, decided),
+      state: state(2),
       href: `/damage/${(glued[0] ?? damages[0])?.id ?? ''}/press`,
     },
     {
       id: 'patch',
       title: 'Match and patch',
       detail: patches.length > 0 ? plural(patches.length, 'patch', 'patches') : 'No patch is planned',
-      state: state(matched && patches.length > 0, decided),
+      state: state(3),
       href: `/damage/${(patches[0] ?? damages[0])?.id ?? ''}/patch`,
     },
     {
       id: 'blend',
       title: 'Blend',
       detail: 'Colour layers and sanding',
-      state: state(matched && doneSteps > 0, matched),
+      state: state(4),
       href: `/damage/${(patches[0] ?? damages[0])?.id ?? ''}/blend`,
     },
     {
       id: 'bench',
       title: 'Bench',
       detail: `${doneSteps} of ${allSteps} steps done`,
-      state: state(allSteps > 0 && doneSteps === allSteps, matched),
+      state: state(5),
       href: `/bench?piece=${piece.id}`,
     },
     {
       id: 'record',
       title: 'Record',
       detail: 'What was done, with photos',
-      state: state(false, doneSteps > 0),
+      state: state(6),
       href: `${base}/record`,
     },
   ];

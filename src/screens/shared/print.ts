@@ -1,4 +1,6 @@
 import { Asset } from 'expo-asset';
+import regularFont from '../../../assets/fonts/Text.ttf';
+import boldFont from '../../../assets/fonts/TextBold.ttf';
 import type { Page } from '@/core/print';
 
 async function font(module: number): Promise<Uint8Array> {
@@ -25,8 +27,8 @@ export function download(bytes: Uint8Array | string, name: string, type: string)
 export async function downloadPdf(title: string, pages: readonly Page[], name: string): Promise<void> {
   const [{ toPdf }, regular, bold] = await Promise.all([
     import('@/core/pdf'),
-    font(require('../../../assets/fonts/Text.ttf')),
-    font(require('../../../assets/fonts/TextBold.ttf')),
+    font(regularFont),
+    font(boldFont),
   ]);
   download(await toPdf(title, pages, { regular, bold }), name, 'application/pdf');
 }

@@ -1,9 +1,9 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
 import useSWR from 'swr';
 import { blendPlan, type BlendPlan, type Tones, type TopFinish } from '@/core/colour';
 import { methodById } from '@/core/method';
 import { browserStore, useList, usePicture, type Piece, type Stored } from '@/records';
-import { rectifyFace, swatchTones, tonesAroundDamage } from '@/worker';
-import { useEffect, useState } from 'react';
+import { rectifyFace, swatchTones, tonesAroundDamage, type FaceView } from '@/worker';
 import { boardOf, methodOf, outlineMm, surveyed, viewOf, type Board } from './derive';
 
 /** A picture as something an image can show; let go of when it is no longer shown. */
@@ -14,40 +14,61 @@ export function usePictureUrl(id: string | undefined): string | undefined {
 
 export type BoardPicture = { url?: string; fraction?: number; problem?: string; cancel: () => void };
 
+/** Faces redrawn lately, so that going from page to page does not redraw them; the oldest are let go. */
+const drawn = new Map<string, string>();
+const MOST_DRAWN = 12;
+
+function keepDrawn(key: string, url: string): void {
+  drawn.set(key, url);
+  for (const [oldKey, oldUrl] of drawn) {
+    if (drawn.size <= MOST_DRAWN) break;
+    drawn.delete(oldKey);
+    URL.revokeObjectURL(oldUrl);
+  }
+}
+
 /** The face redrawn to scale in the worker, again whenever its picture or its scale changes. */
 export function useBoardPicture(board: Board | undefined, pictureId: string | undefined): BoardPicture {
   const { picture } = usePicture(pictureId);
-  const [state, setState] = useState<{ url?: string; fraction?: number; problem?: string }>({});
-  const [stop, setStop] = useState<AbortController>();
-  const key = board && picture ? JSON.stringify(board.plane.faceToPicture) : undefined;
+  const [job, setJob] = useState<{ key: string; url?: string; fraction?: number; problem?: string }>();
+  const stop = useRef<AbortController>(undefined);
+  // The view as text is the key: the board itself is a new object at every render.
+  const key = board && pictureId ? JSON.stringify({ pictureId, view: viewOf(board, '') }) : undefined;
   useEffect(() => {
-    if (!board || !picture) return;
+    if (!picture || !key || drawn.has(key)) return;
+    const { view }: { view: FaceView } = JSON.parse(key);
     const controller = new AbortController();
-    let url: string | undefined;
-    setStop(controller);
-    setState((s) => ({ ...s, fraction: 0 }));
-    rectifyFace(viewOf(board, picture.jpeg), {
-      signal: controller.signal,
-      onProgress: (fraction) => setState((s) => (s.fraction === undefined ? s : { ...s, fraction })),
-    }).then(
+    stop.current = controller;
+    rectifyFace(
+      { ...view, jpeg: picture.jpeg },
+      {
+        signal: controller.signal,
+        onProgress: (fraction) => setJob((j) => (controller.signal.aborted ? j : { key, fraction })),
+      },
+    ).then(
       (blob) => {
-        if (controller.signal.aborted) return;
-        url = URL.createObjectURL(blob);
-        setState({ url });
+        const url = URL.createObjectURL(blob);
+        keepDrawn(key, url);
+        setJob({ key, url });
       },
       (error: unknown) => {
-        if (controller.signal.aborted) setState((s) => ({ ...(s.url ? { url: s.url } : {}) }));
-        else setState({ problem: error instanceof Error ? error.message : String(error) });
+        if (controller.signal.aborted) return;
+        setJob({ key, problem: error instanceof Error ? error.message : String(error) });
       },
     );
-    return () => {
-      controller.abort();
-      if (url) URL.revokeObjectURL(url);
-    };
-    // The plane's map stands for the board: it is a new object at every render.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    return () => controller.abort();
   }, [key, picture]);
-  return { ...state, cancel: () => stop?.abort() };
+  const cancel = useCallback(() => stop.current?.abort(), []);
+  const url = key === undefined ? undefined : drawn.get(key);
+  const current = job?.key === key ? job : undefined;
+  // While a handle has just changed the scale, the last drawing stays in sight.
+  const shown = url ?? (key && !current?.problem ? job?.url : undefined);
+  return {
+    ...(shown ? { url: shown } : {}),
+    ...(current?.fraction !== undefined ? { fraction: current.fraction } : {}),
+    ...(current?.problem ? { problem: current.problem } : {}),
+    cancel,
+  };
 }
 
 const jpegOf = async (id: string | undefined): Promise<string | undefined> =>

@@ -37,7 +37,7 @@ import {
   useSay,
 } from '@/ui';
 import { attempt } from '../shared/derive';
-import { Page } from '../shared/Page';
+import { Page, Pane } from '../shared/Page';
 import { download } from '../shared/print';
 import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
@@ -57,21 +57,28 @@ export function ShopScreen() {
     `${String(Math.floor(hours)).padStart(2, '0')}:${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;
   const { from, to } = shop.workingHours;
   return (
-    <Page title="Shop" eyebrow="What you have, and how you work">
-      <ClimateSection shop={shop} set={set} />
-      <Section title="Clamps you own" help="The plan never asks for more than there are.">
-        {CLAMPS.map((c) => (
-          <Stepper
-            key={c.id}
-            label={c.label}
-            help={`About ${(c.forceN.value / 1000).toFixed(c.forceN.value < 1000 ? 2 : 1)} kN by hand, reaches ${length(c.reachMm.value)}.`}
-            value={shop.clamps.find((s) => s.id === c.id)?.count ?? 0}
-            least={0}
-            most={500}
-            onChange={(count) => clamp(c.id, count)}
-          />
-        ))}
-      </Section>
+    <Page
+      title="Shop"
+      eyebrow="What you have, and how you work"
+      board={
+        <Pane>
+          <ClimateSection shop={shop} set={set} />
+          <Section title="Clamps you own" help="The plan never asks for more than there are.">
+            {CLAMPS.map((c) => (
+              <Stepper
+                key={c.id}
+                label={c.label}
+                help={`About ${(c.forceN.value / 1000).toFixed(c.forceN.value < 1000 ? 2 : 1)} kN by hand, reaches ${length(c.reachMm.value)}.`}
+                value={shop.clamps.find((s) => s.id === c.id)?.count ?? 0}
+                least={0}
+                most={500}
+                onChange={(count) => clamp(c.id, count)}
+              />
+            ))}
+          </Section>
+        </Pane>
+      }
+    >
       <Section title="Boards for pressing">
         <LengthField
           label="Caul width"

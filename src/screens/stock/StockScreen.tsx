@@ -5,7 +5,7 @@ import { speciesById } from '@/core/wood';
 import { createPicture, createRecord, useList, type Stored, type Veneer } from '@/records';
 import { Button, FilePick, LitCard, Progress, Section, Text } from '@/ui';
 import { storePicture } from '@/worker';
-import { Page } from '../shared/Page';
+import { Page, Pane, useWide } from '../shared/Page';
 import { PhotoSwatch } from '../shared/Swatch';
 import { LinkRow } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
@@ -17,6 +17,7 @@ export function StockScreen() {
   const { length } = useUnits();
   const act = useAct();
   const [busy, setBusy] = useState(false);
+  const wide = useWide();
   const add = (file?: File): void =>
     act(async () => {
       setBusy(true);
@@ -42,7 +43,25 @@ export function StockScreen() {
   const detail = ({ body }: Stored<'veneer'>): string =>
     `${speciesById(body.species).name}, ${length(body.alongMm)} along × ${length(body.acrossMm)} across${body.pictureId ? '' : ', no photo'}`;
   return (
-    <Page title="Stock" eyebrow="Veneers on the shelf">
+    <Page
+      title="Stock"
+      eyebrow="Veneers on the shelf"
+      board={
+        wide && records.length > 0 ? (
+          <Pane>
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 20 }}>
+              {records.map((v) => (
+                <View key={v.id} style={{ width: 200, gap: 4 }}>
+                  <PhotoSwatch pictureId={v.body.pictureId} name={v.body.name} size={200} />
+                  <Text kind="strong">{v.body.name}</Text>
+                  <Text kind="quiet">{`${length(v.body.thicknessMm)} thick`}</Text>
+                </View>
+              ))}
+            </View>
+          </Pane>
+        ) : undefined
+      }
+    >
       <LitCard eyebrow={records.length === 0 ? 'Now' : 'Grow the stock'} title="Photograph a veneer">
         <Text>
           Square on, filling the picture, in the light in which you photograph the faces. Its colour and

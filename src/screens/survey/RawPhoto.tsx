@@ -15,12 +15,13 @@ export function RawPhoto({ face, phoneHeight = 300, ...canvas }: Props) {
   const url = usePictureUrl(face.body.picture?.id);
   const { widthPx, heightPx } = frameOf(face.body);
   const wide = useWide();
-  const { height } = useWindowDimensions();
+  const { width, height } = useWindowDimensions();
+  const needed = ((width - 40) * heightPx) / widthPx + 100;
   return (
     <Canvas
       {...canvas}
       content={{ width: widthPx, height: heightPx }}
-      heightPx={wide ? height : phoneHeight}
+      heightPx={wide ? height : Math.min(phoneHeight, needed)}
       {...(url ? { imageUrl: url } : {})}
     />
   );
