@@ -85,7 +85,7 @@ const SHEETS: {
     species: 'walnut',
     thicknessMm: 0.8,
     size: [420, 180],
-    figure: { ...BURR, seed: 31, ground: [190, 132, 82], line: [116, 70, 40] },
+    figure: { ...BURR, seed: 31, ground: [146, 100, 60], line: [86, 52, 28] },
     note: 'Old, taken off a broken door.',
   },
   {

@@ -14,8 +14,18 @@ import { materials, space, useTheme } from './theme';
 import { fit, fitPart, pan, toContent, toScreen, zoomAt, type Spot, type Viewport } from './viewport';
 
 const TAP_SLOP_PX = 7;
+const KNOB_PX = 22;
 const GLASS_PX = 132;
 const GLASS_ZOOM = 3;
+
+/** Keeps a finger's moves coming when it slides off; a pointer that is already gone is no reason to stop. */
+function capture(element: Element, pointerId: number): void {
+  try {
+    element.setPointerCapture(pointerId);
+  } catch {
+    // The pointer was lifted between the event and now.
+  }
+}
 
 /** A drawing or photo that pans, zooms (pinch, wheel, buttons), takes taps and carries handles with a magnifier. */
 export function Canvas({
@@ -38,7 +48,9 @@ export function Canvas({
   const margin = handles.length > 0 || onTap ? 24 : 10;
   const fitted = useMemo(() => fit(content, screen, margin), [content, screen, margin]);
   const [whole, setWhole] = useState(false);
-  const first = focus && !whole ? fitPart(focus, screen, margin) : fitted;
+  // Frozen at the start: what is drawn may grow while it is edited, and the view must not jump then.
+  const [start] = useState(focus);
+  const first = start && !whole ? fitPart(start, screen, margin) : fitted;
   const [moved, setMoved] = useState<Viewport>();
   const view = moved ?? first;
   const [dragging, setDragging] = useState<string>();
@@ -72,7 +84,7 @@ export function Canvas({
         (e.target instanceof Element && e.target.closest('[data-handle],[role="button"]'))
       )
         return;
-      element.setPointerCapture(e.pointerId);
+      capture(element, e.pointerId);
       if (fingers.size === 0) travelled = 0;
       fingers.set(e.pointerId, spot(e));
     };
@@ -183,6 +195,7 @@ export function Canvas({
                 onMoveEnd?.(id);
               }}
               host={host}
+              {...(onTap ? { onTap } : {})}
             />
           ))
         : null}
@@ -222,15 +235,28 @@ type KnobProps = {
   onHold: (id: string) => void;
   onMove?: CanvasProps['onMove'];
   onMoveEnd: (id: string) => void;
+  onTap?: CanvasProps['onTap'];
 };
 
 /** A handle: dragged by finger or mouse, moved by arrow keys (with Shift ten times as far). */
-function HandleKnob({ handle, view, held, host, onHold, onMove, onMoveEnd }: KnobProps) {
+function HandleKnob({ handle, view, held, host, onHold, onMove, onMoveEnd, onTap }: KnobProps) {
   const at = toScreen(view, [handle.x, handle.y]);
   const grip = useRef<Spot>({ x: 0, y: 0 });
+  const travelled = useRef(0);
+  const lift = (): void => {
+    if (!held) return;
+    const beside = Math.hypot(grip.current.x, grip.current.y) > KNOB_PX / 2;
+    onMoveEnd(handle.id);
+    // A tap that only met the wide rim of a handle was meant for the place beside it.
+    if (onTap && beside && travelled.current <= TAP_SLOP_PX) {
+      onTap(toContent(view, { x: at.x + grip.current.x, y: at.y + grip.current.y }));
+    }
+  };
   const move = (e: ReactPointerEvent): void => {
     const box = host.current?.getBoundingClientRect();
     if (!held || !box) return;
+    travelled.current += Math.abs(e.movementX) + Math.abs(e.movementY);
+    if (travelled.current <= TAP_SLOP_PX) return;
     onMove?.(
       handle.id,
       toContent(view, { x: e.clientX - box.left - grip.current.x, y: e.clientY - box.top - grip.current.y }),
@@ -256,12 +282,13 @@ function HandleKnob({ handle, view, held, host, onHold, onMove, onMoveEnd }: Kno
       onPointerDown={(e) => {
         const box = host.current?.getBoundingClientRect();
         if (!box) return;
-        e.currentTarget.setPointerCapture(e.pointerId);
+        capture(e.currentTarget, e.pointerId);
         grip.current = { x: e.clientX - box.left - at.x, y: e.clientY - box.top - at.y };
+        travelled.current = 0;
         onHold(handle.id);
       }}
       onPointerMove={move}
-      onPointerUp={() => held && onMoveEnd(handle.id)}
+      onPointerUp={lift}
       onPointerCancel={() => held && onMoveEnd(handle.id)}
       style={{
         position: 'absolute',
@@ -280,8 +307,8 @@ function HandleKnob({ handle, view, held, host, onHold, onMove, onMoveEnd }: Kno
       <div
         style={{
           boxSizing: 'border-box',
-          width: 22,
-          height: 22,
+          width: KNOB_PX,
+          height: KNOB_PX,
           borderRadius: '50%',
           border: `3px solid ${materials.lamp}`,
           // Hollow, with a point: the place under it stays in sight.

@@ -68,6 +68,7 @@ export function DecideScreen() {
       board={
         face ? (
           <FaceBoard
+            key={damage.id}
             face={face}
             damages={onFace}
             current={damage.id}

@@ -139,6 +139,7 @@ export function PatchScreen() {
       {...frame}
       board={
         <FaceBoard
+          key={damage.id}
           face={face}
           damages={onFace}
           current={damage.id}

@@ -84,6 +84,7 @@ export function PressScreen() {
       {...frame}
       board={
         <FaceBoard
+          key={damage.id}
           face={face}
           damages={onFace}
           current={damage.id}

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { G, Line, Polygon as SvgPolygon } from 'react-native-svg';
 import { toFace, toPicture, type Point, type Polygon } from '@/core/geometry';
@@ -101,17 +101,23 @@ function PlainBoard({ board, pixelsPerMm }: { board: Board; pixelsPerMm: number 
 export const onFaceMm = (board: Board, p: Point): Point => toFace(board.plane, board.frame, p);
 export const inPicture = (board: Board, p: Point): Point => toPicture(board.plane, board.frame, p);
 
-/** A value that is edited by dragging: shown at once, handed on when the finger lifts. */
+/** A value that is edited by dragging: shown at once, handed on when the finger lifts or the key is done. */
 export function useDraft<T>(
   saved: T,
   save: (value: T) => void,
 ): { value: T; drag: (value: T) => void; drop: () => void } {
   const [draft, setDraft] = useState<{ value: T }>();
+  // A key moves and lets go within one event, before the state above is seen.
+  const latest = useRef<{ value: T }>(undefined);
   return {
     value: draft ? draft.value : saved,
-    drag: (value) => setDraft({ value }),
+    drag: (value) => {
+      latest.current = { value };
+      setDraft({ value });
+    },
     drop: () => {
-      if (draft) save(draft.value);
+      if (latest.current) save(latest.current.value);
+      latest.current = undefined;
       setDraft(undefined);
     },
   };

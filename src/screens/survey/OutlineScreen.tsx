@@ -30,6 +30,9 @@ import { useUnits } from '../shared/useUnits';
 /** Going round the damage lengthens the closing side, so a tap near it goes there rather than into an older side. */
 const CLOSING_SIDE_PULL = 0.6;
 
+/** How much of the face is shown round an outline that is opened again. mm. */
+const OUTLINE_ROOM_MM = 50;
+
 /** Puts a tapped point where the outline runs past it. */
 function withPoint(outline: readonly Point[], p: Point): Point[] {
   if (outline.length < 3) return [...outline, p];
@@ -135,7 +138,9 @@ export function OutlineScreen() {
       list={<TrailList view={view} />}
       board={
         <FaceBoard
+          key={damage.id}
           face={face}
+          {...(survey.ok ? { focus: { outline: survey.value.outline, marginMm: OUTLINE_ROOM_MM } } : {})}
           damages={view.onFace.map((d) => (d.id === damage.id ? { ...d, body } : d))}
           current={damage.id}
           label="Face to scale. Tap to add a point of the outline."

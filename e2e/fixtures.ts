@@ -1,0 +1,88 @@
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+
+type Fixtures = { problems: string[]; allowed: (text: string) => void };
+
+/** Fails a test on any page error, console error or request that leaves this machine, unless the test allows it. */
+export const test = base.extend<Fixtures>({
+  problems: [
+    async ({ context }, use) => {
+      const problems: string[] = [];
+      const watch = (page: Page): void => {
+        page.on('pageerror', (e) => problems.push(`pageerror ${e.message}`));
+        page.on('console', (m) => {
+          if (m.type() === 'error') problems.push(`console ${m.text()} ${m.location().url}`);
+        });
+        page.on('request', (r) => {
+          const host = new URL(r.url()).hostname;
+          if (!['127.0.0.1', 'localhost', ''].includes(host)) problems.push(`outside request ${r.url()}`);
+        });
+      };
+      context.on('page', watch);
+      await use(problems);
+      expect(problems).toEqual([]);
+    },
+    { auto: true },
+  ],
+  allowed: async ({ problems }, use) => {
+    const texts: string[] = [];
+    await use((text) => texts.push(text));
+    const left = problems.filter((p) => !texts.some((t) => p.includes(t)));
+    problems.splice(0, problems.length, ...left);
+  },
+});
+export { expect };
+
+export const PICTURES = path.join(__dirname, '../demo/pictures');
+
+/** Brings in the demo pieces through the interface. */
+export async function bringDemo(page: Page): Promise<void> {
+  await page.goto('/demo');
+  await page.getByRole('button', { name: 'Bring them in' }).click();
+  await expect(page.getByRole('link', { name: /Card-index cabinet/ })).toBeVisible();
+}
+
+/** Picks a file in the dialog that a button opens. */
+export async function pick(
+  page: Page,
+  button: string,
+  file: string | { name: string; mimeType: string; buffer: Buffer },
+): Promise<void> {
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: button }).first().click();
+  await (await chooser).setFiles(file);
+}
+
+/** The drawing whose name begins so, with the fit the app gives it: content units to page pixels. */
+export async function drawing(
+  page: Page,
+  name: RegExp,
+  content: { width: number; height: number },
+  margin = 24,
+) {
+  const group: Locator = page.getByRole('group', { name });
+  await expect(group).toBeVisible();
+  await group.scrollIntoViewIfNeeded();
+  const box = await group.boundingBox();
+  if (!box) throw new Error('the drawing is not shown');
+  const k = Math.min((box.width - 2 * margin) / content.width, (box.height - 2 * margin) / content.height);
+  const left = box.x + (box.width - k * content.width) / 2;
+  const top = box.y + (box.height - k * content.height) / 2;
+  return { at: (x: number, y: number) => ({ x: left + k * x, y: top + k * y }), k };
+}
+
+/** Downloads what a button gives and returns the file's path. */
+export async function save(page: Page, button: string): Promise<string> {
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: button }).click();
+  const done = await download;
+  const file = path.join(mkdtempSync(path.join(tmpdir(), 'lantern-')), done.suggestedFilename());
+  await done.saveAs(file);
+  return file;
+}
+
+/** The text of a PDF, read by poppler. */
+export const pdfText = (file: string): string => execFileSync('pdftotext', ['-layout', file, '-']).toString();
