@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import type { Page } from '@playwright/test';
-import { bringDemo, drawing, expect, pick, PICTURES, test } from './fixtures';
+import { bringDemo, drawing, expect, pick, PICTURES, tapAt, test } from './fixtures';
 
 const cladding = readFileSync(path.join(PICTURES, 'green-pine-cladding.jpg'));
 const file = (name: string, buffer: Buffer, mimeType = 'image/jpeg') => ({ name, mimeType, buffer });
@@ -86,14 +86,10 @@ test('corners that cross and an outline that crosses itself are told and can be 
 
   await page.goto('/face/lectern-slope');
   await page.getByRole('button', { name: 'Outline a damage' }).click();
-  const d = await drawing(page, /^Face to scale/, { width: 600, height: 450 });
-  for (const [x, y] of [[200, 200], [300, 200]] as const) {
-    const p = d.at(x, y);
-    await page.mouse.click(p.x, p.y);
-  } // prettier-ignore
+  await tapAt(page, /^Face to scale/, { width: 600, height: 450 }, [[200, 200], [300, 200]]); // prettier-ignore
   await expect(page.getByText('2 of at least 3 points')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Next: decide the repair' })).toBeDisabled();
-  const third = d.at(250, 260);
+  const third = (await drawing(page, /^Face to scale/, { width: 600, height: 450 })).at(250, 260);
   await page.mouse.click(third.x, third.y);
   await expect(page.getByText('Perimeter')).toBeVisible();
   await page.getByRole('button', { name: 'Points as numbers' }).click();

@@ -84,5 +84,20 @@ export async function save(page: Page, button: string): Promise<string> {
   return file;
 }
 
-/** The text of a PDF, read by poppler. */
-export const pdfText = (file: string): string => execFileSync('pdftotext', ['-layout', file, '-']).toString();
+/** The text of a PDF in the order it was written, read by poppler, its line breaks taken as spaces. */
+export const pdfText = (file: string): string =>
+  execFileSync('pdftotext', ['-raw', file, '-']).toString().replace(/\s+/g, ' ');
+
+/** Taps places of a drawing, in its own units. The drawing is measured anew for each, as the page may move under it. */
+export async function tapAt(
+  page: Page,
+  name: RegExp,
+  content: { width: number; height: number },
+  places: readonly (readonly [number, number])[],
+): Promise<void> {
+  for (const [i, [x, y]] of places.entries()) {
+    const p = (await drawing(page, name, content)).at(x, y);
+    await page.mouse.click(p.x, p.y);
+    await expect(page.locator('[data-handle]')).toHaveCount(i + 1);
+  }
+}

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { bringDemo, drawing, expect, pdfText, pick, PICTURES, save, test } from './fixtures';
+import { bringDemo, expect, pdfText, pick, PICTURES, save, tapAt, test } from './fixtures';
 
 const FACE = { width: 600, height: 450 };
 
@@ -75,11 +75,7 @@ test('the whole job: from a photo to the finished record, out to a file and into
 
   await test.step('3. outline the lifted edge: tap, drag, undo', async () => {
     await page.getByRole('button', { name: 'Outline a damage' }).click();
-    const d = await drawing(page, /^Face to scale/, FACE);
-    for (const [x, y] of [[180, 449], [200, 415], [330, 412], [350, 449]] as const) {
-      const p = d.at(x, y);
-      await page.mouse.click(p.x, p.y);
-    } // prettier-ignore
+    await tapAt(page, /^Face to scale/, FACE, [[180, 449], [200, 415], [330, 412], [350, 449]]); // prettier-ignore
     await expect(page.getByText('Along the grain')).toBeVisible();
     await expect(page.getByText('It reaches the edge of the face.')).toBeVisible();
     const area = page.locator('text=/^\\d+(\\.\\d+)? cm²$/').first();
@@ -121,11 +117,7 @@ test('the whole job: from a photo to the finished record, out to a file and into
     await page.getByRole('link', { name: /Washstand top/ }).click();
     await page.getByRole('link', { name: /^Top\. Photo/ }).click();
     await page.getByRole('button', { name: 'Outline a damage' }).click();
-    const d = await drawing(page, /^Face to scale/, FACE);
-    for (const [x, y] of [[560, 1], [598, 1], [598, 30], [580, 16]] as const) {
-      const p = d.at(x, y);
-      await page.mouse.click(p.x, p.y);
-    } // prettier-ignore
+    await tapAt(page, /^Face to scale/, FACE, [[560, 1], [598, 1], [598, 30], [580, 16]]); // prettier-ignore
     await page.getByRole('radio', { name: 'Missing veneer' }).click();
     await page.getByRole('button', { name: 'Next: decide the repair' }).click();
     await expect(page.getByRole('heading', { name: 'Veneer patch', level: 2 })).toBeVisible();

@@ -60,11 +60,9 @@ export function createApp({ root, seed, now }: ServerOptions): Express {
     async (req: Request<{ name: string }>, res) => {
       const { name } = req.params;
       if (!COMPUTATIONS.has(name)) {
-        res
-          .status(404)
-          .json({
-            error: `There is no computation “${name}”. There are: ${[...COMPUTATIONS.keys()].join(', ')}.`,
-          });
+        res.status(404).json({
+          error: `There is no computation “${name}”. There are: ${[...COMPUTATIONS.keys()].join(', ')}.`,
+        });
         return;
       }
       const stop = new AbortController();

@@ -242,6 +242,7 @@ type KnobProps = {
 function HandleKnob({ handle, view, held, host, onHold, onMove, onMoveEnd, onTap }: KnobProps) {
   const at = toScreen(view, [handle.x, handle.y]);
   const grip = useRef<Spot>({ x: 0, y: 0 });
+  const start = useRef<Spot>({ x: 0, y: 0 });
   const travelled = useRef(0);
   const lift = (): void => {
     if (!held) return;
@@ -255,7 +256,11 @@ function HandleKnob({ handle, view, held, host, onHold, onMove, onMoveEnd, onTap
   const move = (e: ReactPointerEvent): void => {
     const box = host.current?.getBoundingClientRect();
     if (!held || !box) return;
-    travelled.current += Math.abs(e.movementX) + Math.abs(e.movementY);
+    const by = Math.hypot(
+      e.clientX - box.left - grip.current.x - start.current.x,
+      e.clientY - box.top - grip.current.y - start.current.y,
+    );
+    travelled.current = Math.max(travelled.current, by);
     if (travelled.current <= TAP_SLOP_PX) return;
     onMove?.(
       handle.id,
@@ -284,6 +289,7 @@ function HandleKnob({ handle, view, held, host, onHold, onMove, onMoveEnd, onTap
         if (!box) return;
         capture(e.currentTarget, e.pointerId);
         grip.current = { x: e.clientX - box.left - at.x, y: e.clientY - box.top - at.y };
+        start.current = at;
         travelled.current = 0;
         onHold(handle.id);
       }}

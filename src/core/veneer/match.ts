@@ -41,7 +41,9 @@ export type MatchResult = { ranked: Match[]; excluded: { id: string; name: strin
 const DARK_WEIGHT = sourced(1, practice('lighter is better than darker; colour is added, not removed'));
 const FIGURE_FIRST = practice('figure goes before colour: colour can be brought nearer, figure cannot');
 const CONTRAST_WEIGHT = sourced(0.35, FIGURE_FIRST);
-const COHERENCE_WEIGHT = sourced(20, FIGURE_FIRST);
+const COHERENCE_WEIGHT = sourced(25, FIGURE_FIRST);
+/** A ring of a few centimetres tells the run of a figure only this well. */
+const COHERENCE_DOUBT = 0.3;
 const SHIM_COST = 0.6;
 const LOW_COST = 4;
 
@@ -65,7 +67,7 @@ function matchOne(wanted: Wanted, candidate: Candidate): Match {
   if (darker > 1)
     notes.push(`Darker than the old ground by ${darker.toFixed(0)} L*; that cannot be taken away.`);
   if (figureGap > 6) notes.push('Its figure is clearly weaker or stronger than the old one.');
-  if (runGap > 0.3) {
+  if (runGap > COHERENCE_DOUBT) {
     notes.push(
       candidate.tones.coherence > wanted.tones.coherence
         ? 'Its grain runs straighter than the old figure.'
@@ -77,7 +79,7 @@ function matchOne(wanted: Wanted, candidate: Candidate): Match {
     difference +
     Math.max(0, darker) * DARK_WEIGHT.value +
     figureGap * CONTRAST_WEIGHT.value +
-    runGap * COHERENCE_WEIGHT.value +
+    Math.max(0, runGap - COHERENCE_DOUBT) * COHERENCE_WEIGHT.value +
     thickness.sheets * SHIM_COST +
     (thickness.proudMm < -0.1 ? LOW_COST : 0) -
     (candidate.species === wanted.species ? 1 : 0);

@@ -1,0 +1,13 @@
+// Adds up what the runners counted and prints the closing line; a failed step counts even when no test did.
+import { existsSync, readFileSync } from 'node:fs';
+
+const failedSteps = Number(process.argv[2] ?? 0);
+const read = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined);
+const unit = read('_results/unit.json');
+const e2e = read('_results/e2e.json');
+const passed = (unit?.numPassedTests ?? 0) + (e2e?.stats.expected ?? 0);
+const tests =
+  (unit?.numFailedTests ?? 0) + (unit?.numRuntimeErrorTestSuites ?? 0) + (e2e?.stats.unexpected ?? 0);
+const failed = Math.max(tests, failedSteps, unit && e2e ? 0 : 1);
+console.log(`${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);
