@@ -3,7 +3,15 @@ import expo from 'eslint-config-expo/flat.js';
 import prettier from 'eslint-config-prettier';
 
 export default defineConfig([
-  globalIgnores(['dist/**', 'node_modules/**', '.expo/**', '_results/**', 'coverage/**', 'public/**']),
+  globalIgnores([
+    'dist/**',
+    'node_modules/**',
+    '.expo/**',
+    '_results/**',
+    '_counts/**',
+    'coverage/**',
+    'public/**',
+  ]),
   expo,
   prettier,
   {

@@ -1,26 +1,34 @@
+// These come as ES modules, which Jest does not read as they are.
+const ES_MODULES = 'd3-polygon|culori|clipper2-ts';
+
 /** @type {import('jest').Config} */
 module.exports = {
   projects: [
     {
       displayName: 'core', // pure TypeScript and the server: no React at all
       testEnvironment: 'node',
-      roots: ['<rootDir>/src', '<rootDir>/server', '<rootDir>/demo'],
+      roots: ['<rootDir>/src', '<rootDir>/server', '<rootDir>/demo', '<rootDir>/scripts'],
       testMatch: ['**/*.test.ts'],
+      moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+      transform: {
+        '\\.m?[jt]sx?$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'web' } }],
+      },
+      transformIgnorePatterns: [`/node_modules/(?!(${ES_MODULES})/)`],
+    },
+    {
+      displayName: 'interface', // components and hooks, rendered without a browser
+      preset: 'jest-expo',
+      setupFiles: ['<rootDir>/jest.setup.js'],
+      transform: { '\\.mjs$': 'babel-jest' },
+      roots: ['<rootDir>/src'],
+      testMatch: ['**/*.test.tsx'],
       moduleNameMapper: {
         '^@/(.*)$': '<rootDir>/src/$1',
         '^@react-native-async-storage/async-storage$': '@react-native-async-storage/async-storage/jest',
       },
-      transform: {
-        '\\.m?[jt]sx?$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'web' } }],
-      },
-      transformIgnorePatterns: ['/node_modules/(?!(d3-polygon|culori|clipper2-ts)/)'],
-    },
-    {
-      displayName: 'web', // react-dom and react-native-web in jsdom
-      preset: 'jest-expo/web',
-      roots: ['<rootDir>/src'],
-      testMatch: ['**/*.test.tsx'],
-      moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+      transformIgnorePatterns: [
+        `/node_modules/(?!((jest-)?react-native|@react-native|expo|@expo|react-native-svg|lucide-react-native|${ES_MODULES}))`,
+      ],
     },
   ],
 };

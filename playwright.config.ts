@@ -9,7 +9,7 @@ export default defineConfig({
   workers: 1,
   retries: 0,
   forbidOnly: !!process.env.CI,
-  reporter: [['list'], ['json', { outputFile: '_results/e2e.json' }]],
+  reporter: [['list'], ['json', { outputFile: '_counts/e2e.json' }]],
   timeout: 90_000,
   expect: { timeout: 15_000 },
   projects: [

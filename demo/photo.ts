@@ -1,4 +1,11 @@
-import { contains, distanceToBoundary, homographyFrom, type Point, type Polygon } from '../src/core/geometry';
+import {
+  boundingBox,
+  contains,
+  distanceToBoundary,
+  homographyFrom,
+  type Point,
+  type Polygon,
+} from '../src/core/geometry';
 import { warp, type Raster } from '../src/core/picture';
 import { seededRandom } from '../src/core/check';
 import type { Rgb } from './figure';
@@ -10,8 +17,10 @@ export function paint(
   outline: Polygon,
   colour: (at: Point, before: Rgb, rimMm: number) => Rgb,
 ): void {
-  for (let y = 0; y < face.height; y++) {
-    for (let x = 0; x < face.width; x++) {
+  const box = boundingBox(outline);
+  const clamp = (v: number, most: number): number => Math.min(most, Math.max(0, Math.round(v / mmPerPixel)));
+  for (let y = clamp(box.top, face.height); y < clamp(box.bottom, face.height); y++) {
+    for (let x = clamp(box.left, face.width); x < clamp(box.right, face.width); x++) {
       const at: Point = [(x + 0.5) * mmPerPixel, (y + 0.5) * mmPerPixel];
       if (!contains(outline, at)) continue;
       const o = (y * face.width + x) * 4;

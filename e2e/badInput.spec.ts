@@ -1,24 +1,9 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import type { Page } from '@playwright/test';
-import { bringDemo, drawing, expect, pick, PICTURES, tapAt, test } from './fixtures';
+import { bringDemo, drawing, expect, pick, PICTURES, storedTexts, tapAt, test } from './fixtures';
 
 const cladding = readFileSync(path.join(PICTURES, 'green-pine-cladding.jpg'));
 const file = (name: string, buffer: Buffer, mimeType = 'image/jpeg') => ({ name, mimeType, buffer });
-
-/** What the browser has stored under names that begin so. */
-const storedTexts = (page: Page, prefix: string): Promise<string[]> =>
-  page.evaluate(async (start) => {
-    const request = indexedDB.open('rustic-lantern');
-    const db = await new Promise<IDBDatabase>(
-      (resolve) => (request.onsuccess = () => resolve(request.result)),
-    );
-    const store = db.transaction(db.objectStoreNames[0] ?? '').objectStore(db.objectStoreNames[0] ?? '');
-    const all = store.getAll(IDBKeyRange.bound(start, `${start}\uffff`));
-    const texts = await new Promise<string[]>((resolve) => (all.onsuccess = () => resolve(all.result)));
-    db.close();
-    return texts;
-  }, prefix);
 
 test('bad pictures are named, and nothing is lost', async ({ page }) => {
   await page.goto('/');

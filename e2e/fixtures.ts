@@ -9,7 +9,7 @@ type Fixtures = { problems: string[]; allowed: (text: string) => void };
 /** Fails a test on any page error, console error or request that leaves this machine, unless the test allows it. */
 export const test = base.extend<Fixtures>({
   problems: [
-    async ({ context }, use) => {
+    async ({ context }, provide) => {
       const problems: string[] = [];
       const watch = (page: Page): void => {
         page.on('pageerror', (e) => problems.push(`pageerror ${e.message}`));
@@ -22,14 +22,14 @@ export const test = base.extend<Fixtures>({
         });
       };
       context.on('page', watch);
-      await use(problems);
+      await provide(problems);
       expect(problems).toEqual([]);
     },
     { auto: true },
   ],
-  allowed: async ({ problems }, use) => {
+  allowed: async ({ problems }, provide) => {
     const texts: string[] = [];
-    await use((text) => texts.push(text));
+    await provide((text) => texts.push(text));
     const left = problems.filter((p) => !texts.some((t) => p.includes(t)));
     problems.splice(0, problems.length, ...left);
   },
@@ -101,3 +101,17 @@ export async function tapAt(
     await expect(page.locator('[data-handle]')).toHaveCount(i + 1);
   }
 }
+
+/** What the browser has stored under names that begin so. */
+export const storedTexts = (page: Page, prefix: string): Promise<string[]> =>
+  page.evaluate(async (start) => {
+    const request = indexedDB.open('rustic-lantern');
+    const db = await new Promise<IDBDatabase>(
+      (resolve) => (request.onsuccess = () => resolve(request.result)),
+    );
+    const store = db.transaction(db.objectStoreNames[0] ?? '').objectStore(db.objectStoreNames[0] ?? '');
+    const all = store.getAll(IDBKeyRange.bound(start, `${start}\uffff`));
+    const texts = await new Promise<string[]>((resolve) => (all.onsuccess = () => resolve(all.result)));
+    db.close();
+    return texts;
+  }, prefix);

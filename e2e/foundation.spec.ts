@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
-import { bringDemo, expect, test } from './fixtures';
+import { AxeBuilder } from '@axe-core/playwright';
+import { bringDemo, expect, storedTexts, test } from './fixtures';
 
 const ROUTES = [
   '/',
@@ -75,6 +75,8 @@ test('works offline after one load: other pages, fonts, workers, a PDF, saving',
   await page.goto('/shop');
   await expect(page.getByText('No thermo-hygrometer answers')).toBeVisible();
   await page.getByRole('radio', { name: 'Inches, fractions' }).click();
+  // Shown at once, but only what the store has taken survives a reload.
+  await expect.poll(async () => (await storedTexts(page, 'shop/')).join()).toContain('"lengthUnit":"in"');
   await page.reload();
   await expect(page.getByRole('radio', { name: 'Inches, fractions' })).toHaveAttribute(
     'aria-checked',

@@ -3,8 +3,8 @@ import { existsSync, readFileSync } from 'node:fs';
 
 const failedSteps = Number(process.argv[2] ?? 0);
 const read = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined);
-const unit = read('_results/unit.json');
-const e2e = read('_results/e2e.json');
+const unit = read('_counts/unit.json');
+const e2e = read('_counts/e2e.json');
 const passed = (unit?.numPassedTests ?? 0) + (e2e?.stats.expected ?? 0);
 const tests =
   (unit?.numFailedTests ?? 0) + (unit?.numRuntimeErrorTestSuites ?? 0) + (e2e?.stats.unexpected ?? 0);

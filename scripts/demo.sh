@@ -4,4 +4,4 @@ set -euo pipefail
 cd "$(dirname "$0")/.."
 bash scripts/install.sh
 bash scripts/build.sh
-START_AT=/demo exec node --import tsx server/index.ts
+START_AT='/demo?load=1' exec node --import tsx server/index.ts

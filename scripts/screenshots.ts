@@ -1,23 +1,22 @@
-// One current picture of each main view, from demo data only: `npm run build && npm run shots`.
+// One current picture of each main view, phone and wide side by side, from demo data only: `npm run build && npm run shots`.
 import { chromium, type Page } from '@playwright/test';
 import { spawn } from 'node:child_process';
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, writeFileSync } from 'node:fs';
 
 const FOLDER = process.env.SHOTS ?? 'docs/screenshots';
 const ONLY = process.env.ONLY?.split(',');
+const PORT = 8093;
+const PHONE = { width: 390, height: 844 };
+const WIDE = { width: 1280, height: 800 };
+const GAP = 24;
 
-type View = {
-  name: string;
-  route: string;
-  ready: string;
-  prepare?: (page: Page) => Promise<void>;
-  scroll?: number;
-};
+type View = { name: string; route: string; ready: string; scroll?: number; dark?: boolean };
 
-const PHONE: View[] = [
-  { name: 'pieces', route: '/', ready: 'Quick answer' },
-  { name: 'quick', route: '/quick', ready: 'Keep this', scroll: 700 },
+const VIEWS: View[] = [
+  { name: 'pieces', route: '/', ready: 'Add a piece' },
+  { name: 'quick', route: '/quick', ready: 'Keep this', scroll: 1250 },
   { name: 'trail', route: '/piece/lectern', ready: 'Survey' },
+  { name: 'face', route: '/face/lectern-slope', ready: 'What it is made of' },
   { name: 'scale', route: '/face/cabinet-side/scale', ready: 'Scale at the centre' },
   { name: 'outline', route: '/damage/lectern-1', ready: 'Perimeter' },
   { name: 'decide', route: '/damage/cabinet-1/decide', ready: 'Recommended' },
@@ -27,59 +26,52 @@ const PHONE: View[] = [
   { name: 'bench', route: '/bench?piece=lectern', ready: 'Your hands' },
   { name: 'record', route: '/piece/lectern/record', ready: 'Print the record' },
   { name: 'stock', route: '/stock', ready: 'On the shelf' },
+  { name: 'shop', route: '/shop', ready: 'Wood settles' },
+  { name: 'press-lamplight', route: '/damage/lectern-1/press', ready: 'Under pressure', dark: true },
 ];
-const WIDE: View[] = [
-  { name: 'trail', route: '/piece/lectern', ready: 'Survey' },
-  { name: 'press', route: '/damage/lectern-1/press', ready: 'Under pressure' },
-  { name: 'patch', route: '/damage/lectern-2/patch', ready: 'Old ground' },
-  { name: 'bench', route: '/bench?piece=lectern', ready: 'Your hands' },
-];
-const LAMPLIGHT: View[] = [
-  { name: 'press', route: '/damage/lectern-1/press', ready: 'Under pressure', scroll: 380 },
-  { name: 'trail', route: '/piece/lectern', ready: 'Survey' },
-];
+
+async function shot(page: Page, { route, ready, scroll, dark }: View, size: typeof PHONE): Promise<Buffer> {
+  await page.setViewportSize(size);
+  await page.emulateMedia({ colorScheme: dark ? 'dark' : 'light' });
+  await page.goto(`http://127.0.0.1:${PORT}${route}`);
+  await page.getByText(ready, { exact: false }).first().waitFor({ timeout: 30_000 });
+  await page.waitForTimeout(1500);
+  if (scroll && size === PHONE) {
+    await page.mouse.move(size.width - 60, size.height - 200);
+    await page.mouse.wheel(0, scroll);
+    await page.waitForTimeout(300);
+  }
+  return page.screenshot();
+}
 
 async function main(): Promise<void> {
   mkdirSync(FOLDER, { recursive: true });
-  const port = 8093;
   const server = spawn('node', ['--import', 'tsx', 'server/index.ts'], {
-    env: { ...process.env, PORT: String(port) },
+    env: { ...process.env, PORT: String(PORT) },
   });
   await new Promise((resolve) => server.stdout.once('data', resolve));
   const browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
-  for (const [suffix, width, height, views, colorScheme] of [
-    ['phone', 390, 844, PHONE, 'light'],
-    ['wide', 1280, 800, WIDE, 'light'],
-    ['lamplight', 390, 844, LAMPLIGHT, 'dark'],
-  ] as const) {
-    const context = await browser.newContext({
-      viewport: { width, height },
-      colorScheme,
-      serviceWorkers: 'block',
-    });
-    const page = await context.newPage();
-    await page.clock.install({ time: new Date('2026-03-02T10:00:00') });
-    await page.goto(`http://127.0.0.1:${port}/demo`);
-    await page.getByRole('button', { name: 'Bring them in' }).click();
-    await page.getByRole('link', { name: /Card-index cabinet/ }).waitFor();
-    for (const view of views) {
-      const name = `${view.name}-${suffix}`;
-      if (ONLY && !ONLY.includes(name)) continue;
-      await page.goto(`http://127.0.0.1:${port}${view.route}`);
-      await page.getByText(view.ready, { exact: false }).first().waitFor({ timeout: 30_000 });
-      await page.waitForTimeout(1500);
-      if (view.scroll) {
-        await page.mouse.move(width - 60, height - 200);
-        await page.mouse.wheel(0, view.scroll);
-        await page.waitForTimeout(300);
-      }
-      await page.screenshot({ path: `${FOLDER}/${name}.png` });
-      console.log(name);
-    }
-    await context.close();
+  const context = await browser.newContext({ viewport: PHONE, serviceWorkers: 'block' });
+  const page = await context.newPage();
+  await page.clock.install({ time: new Date('2026-03-02T10:00:00') });
+  await page.goto(`http://127.0.0.1:${PORT}/demo?load=1`);
+  await page.getByRole('link', { name: /Card-index cabinet/ }).waitFor();
+  const frame = await (
+    await browser.newContext({ viewport: { width: PHONE.width + GAP + WIDE.width, height: PHONE.height } })
+  ).newPage();
+  for (const view of VIEWS) {
+    if (ONLY && !ONLY.includes(view.name)) continue;
+    const pictures = [await shot(page, view, PHONE), await shot(page, view, WIDE)].map(
+      (b) => `<img src="data:image/png;base64,${b.toString('base64')}">`,
+    );
+    await frame.setContent(
+      `<body style="margin:0;display:flex;gap:${GAP}px;align-items:flex-start;background:#888">${pictures.join('')}</body>`,
+    );
+    writeFileSync(`${FOLDER}/${view.name}.png`, await frame.screenshot());
+    console.log(view.name);
   }
   await browser.close();
   server.kill('SIGTERM');

@@ -7,8 +7,8 @@ set -e
 bash scripts/install.sh
 bash scripts/browser.sh
 set +e
-mkdir -p _results
-rm -f _results/unit.json _results/e2e.json
+mkdir -p _counts
+rm -f _counts/unit.json _counts/e2e.json
 node scripts/subset-fonts.mjs || exit 1
 
 failed=0
@@ -25,7 +25,7 @@ step "types" npx tsc --noEmit
 step "lint" npx eslint . --max-warnings 0
 step "format" npx prettier --check --log-level warn .
 step "layers" npx depcruise --config .dependency-cruiser.cjs app src server scripts demo
-step "unit and reference tests" npx jest --json --outputFile=_results/unit.json
+step "unit and reference tests" npx jest --forceExit --json --outputFile=_counts/unit.json
 step "build" bash scripts/build.sh
 step "interface" npx playwright test
 node scripts/count.mjs "$failed"

@@ -117,6 +117,28 @@ describe('store', () => {
     expect((await store.get('piece', 'p1'))?.body).toEqual(PIECE);
   });
 
+  test('a picture goes with the last record that shows it, and comes back with it', async () => {
+    const { store, storage } = setUp();
+    await store.putAll(sample());
+    const log = {
+      pieceId: 'p1',
+      taskId: 't',
+      title: 'Before',
+      doneAt: NOW,
+      actualMin: 0,
+      note: '',
+      pictures: [{ pictureId: 'x1', role: 'before' as const }],
+    };
+    await store.create('log', 'l1', log);
+    await store.remove([{ kind: 'face', id: 'f1' }]);
+    expect(storage.data.has('picture/x1')).toBe(true);
+    const removed = await store.remove([{ kind: 'log', id: 'l1' }]);
+    expect(storage.data.has('picture/x1')).toBe(false);
+    await store.putAll(removed);
+    expect(storage.data.has('picture/x1')).toBe(true);
+    expect(storage.data.has('log/l1')).toBe(true);
+  });
+
   test('a change to a record deleted elsewhere is told, not dropped', async () => {
     const { store } = setUp();
     await expect(store.update('piece', 'gone', PIECE, { name: 'x' })).rejects.toThrow(

@@ -147,13 +147,29 @@ export function createStore(
     );
   }
 
-  /** Removes records; what was removed comes back, so that it can be undone. */
+  /**
+   * Removes records, and the pictures that only they showed; what was removed comes back, so that it can be undone.
+   */
   async function remove(refs: readonly { kind: Kind; id: string }[]): Promise<AnyStored[]> {
     return guard(() =>
       exclusively(async () => {
-        const found = await Promise.all(refs.map((r) => get(r.kind, r.id)));
-        await storage.removeMany(refs.map((r) => keyOf(r.kind, r.id)));
-        return found.filter((r): r is NonNullable<typeof r> => r !== undefined) as AnyStored[];
+        const gone = new Set(refs.map((r) => keyOf(r.kind, r.id)));
+        const showing = await Promise.all([list('face'), list('veneer'), list('log')]);
+        const all = showing.flatMap((l) => l.records as AnyStored[]);
+        const isGone = (r: AnyStored): boolean => gone.has(keyOf(r.kind, r.id));
+        const stillShown = new Set(all.filter((r) => !isGone(r)).flatMap(picturesOf));
+        const orphans = all
+          .filter(isGone)
+          .flatMap(picturesOf)
+          .filter((id) => !stillShown.has(id));
+        const keys = [...gone, ...new Set(orphans.map((id) => keyOf('picture', id)))];
+        const texts = await storage.getMany(keys);
+        const found = keys.flatMap((key): AnyStored[] => {
+          const result = readText(texts[key] ?? '');
+          return result.ok ? [result.record] : [];
+        });
+        await storage.removeMany(keys);
+        return found;
       }),
     );
   }
@@ -183,6 +199,20 @@ export function createStore(
   }
 
   return { list, get, create, update, putAll, remove, everything, listAside };
+}
+
+/** Names of the pictures that a record shows. */
+export function picturesOf(record: AnyStored): string[] {
+  switch (record.kind) {
+    case 'face':
+      return record.body.picture ? [record.body.picture.id] : [];
+    case 'veneer':
+      return record.body.pictureId ? [record.body.pictureId] : [];
+    case 'log':
+      return record.body.pictures.map((p) => p.pictureId);
+    default:
+      return [];
+  }
 }
 
 function isOf<K extends Kind>(record: AnyStored, kind: K): record is AnyStored & Stored<K> {

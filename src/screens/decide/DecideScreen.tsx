@@ -15,13 +15,10 @@ import { useUnits } from '../shared/useUnits';
 import { RankingView } from './RankingView';
 
 /** Where a decided damage goes on. */
-export function nextHref(damageId: string, method: MethodId): string {
+function nextHref(damageId: string, pieceId: string, method: MethodId): string {
   const { family } = methodById(method);
-  return family === 'reglue'
-    ? `/damage/${damageId}/press`
-    : family === 'patch'
-      ? `/damage/${damageId}/patch`
-      : `/damage/${damageId}/blend`;
+  if (family === 'reglue') return `/damage/${damageId}/press`;
+  return family === 'patch' ? `/damage/${damageId}/patch` : `/bench?piece=${pieceId}`;
 }
 
 /** The repair of a damage: ranked methods, what is still to be found out, and the user's choice. */
@@ -96,7 +93,7 @@ export function DecideScreen() {
               <Button
                 label="Work it out"
                 kind="main"
-                onPress={() => router.push(nextHref(damage.id, chosen) as Href)}
+                onPress={() => router.push(nextHref(damage.id, piece.id, chosen) as Href)}
               />
               {overridden ? (
                 <Button

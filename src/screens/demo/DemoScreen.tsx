@@ -1,5 +1,5 @@
-import { router } from 'expo-router';
-import { useState } from 'react';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useEffect, useRef, useState } from 'react';
 import { importRecords, importText, useList } from '@/records';
 import { Button, LitCard, Progress, Text } from '@/ui';
 import { Page } from '../shared/Page';
@@ -7,10 +7,12 @@ import { useAct } from '../shared/useAct';
 
 const DEMO_FILE = '/demo/reading-room.lantern.json';
 
-/** Brings the demo pieces into this browser, beside whatever is there. */
+/** Brings the demo pieces into this browser, beside whatever is there; at once when the address asks for it (`?load`). */
 export function DemoScreen() {
   const act = useAct();
-  const { records } = useList('piece');
+  const { records, loading } = useList('piece');
+  const { load: atOnce } = useLocalSearchParams<{ load?: string }>();
+  const begun = useRef(false);
   const [busy, setBusy] = useState(false);
   const load = (): void =>
     act(async () => {
@@ -25,6 +27,12 @@ export function DemoScreen() {
         setBusy(false);
       }
     });
+  useEffect(() => {
+    if (atOnce === undefined || loading || begun.current) return;
+    begun.current = true;
+    if (records.length > 0) router.replace('/');
+    else load();
+  });
   return (
     <Page title="The reading room's furniture" eyebrow="Demo" back={{ href: '/', label: 'Pieces' }}>
       <Text>

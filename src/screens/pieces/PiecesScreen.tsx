@@ -8,13 +8,14 @@ import { Page, useWide } from '../shared/Page';
 import { TodayPane } from '../bench/TodayPane';
 import { LinkRow } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
-import { usePieceProgress } from '../shared/useBench';
+import { useProgress, type Progress } from '../shared/useBench';
 import { usePieceView } from '../shared/usePiece';
 
 /** The first screen: a quick answer, and the pieces in the shop. */
 export function PiecesScreen() {
   const { records, unreadable, loading, error } = useList('piece');
   const act = useAct();
+  const progress = useProgress();
   const wide = useWide();
   const add = (): void =>
     act(async () => {
@@ -57,7 +58,7 @@ export function PiecesScreen() {
         ) : (
           <View>
             {pieces.map((p) => (
-              <PieceRow key={p.id} piece={p} />
+              <PieceRow key={p.id} piece={p} progress={progress(p.id)} />
             ))}
             <View style={{ paddingTop: 16 }}>
               <Button label="Add a piece" onPress={add} />
@@ -69,9 +70,9 @@ export function PiecesScreen() {
   );
 }
 
-function PieceRow({ piece }: { piece: Stored<'piece'> }) {
+function PieceRow({ piece, progress }: { piece: Stored<'piece'>; progress: Progress }) {
   const view = usePieceView(piece.id);
-  const { done, all } = usePieceProgress(view);
+  const { done, all } = progress;
   const { next } = trailOf({ ...view, piece }, done, all);
   return (
     <LinkRow

@@ -8,7 +8,7 @@ import { Missing } from '../shared/Missing';
 import { trailOf } from '../shared/nextStep';
 import { Page, useWide } from '../shared/Page';
 import { LinkRow, TrailList, TrailSteps } from '../shared/Trail';
-import { usePieceProgress } from '../shared/useBench';
+import { useProgress } from '../shared/useBench';
 import { usePieceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 
@@ -16,7 +16,7 @@ import { useUnits } from '../shared/useUnits';
 export function TrailScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = usePieceView(id);
-  const { done, all } = usePieceProgress(view);
+  const { done, all } = useProgress()(id);
   const { area } = useUnits();
   const wide = useWide();
   const { piece, faces, damages } = view;

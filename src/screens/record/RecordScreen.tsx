@@ -20,7 +20,7 @@ import { downloadPdf, fileName } from '../shared/print';
 import { PhotoSwatch } from '../shared/Swatch';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
-import { usePieceProgress } from '../shared/useBench';
+import { useProgress } from '../shared/useBench';
 import { usePieceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { recordPages } from './recordPages';
@@ -36,7 +36,7 @@ async function picturesOf(ids: string[]): Promise<Map<string, Picture>> {
 export function RecordScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = usePieceView(id);
-  const progress = usePieceProgress(view);
+  const progress = useProgress()(view.piece?.id ?? '');
   const { shop } = useShop();
   const { length, area } = useUnits();
   const act = useAct();

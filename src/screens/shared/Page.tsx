@@ -5,6 +5,9 @@ import { space, Text, useTheme, WIDE_PX } from '@/ui';
 
 export const useWide = (): boolean => useWindowDimensions().width >= WIDE_PX;
 
+/** What scrolls can be reached and scrolled by keyboard. */
+const reachable = (label: string) => ({ role: 'region', tabIndex: 0, 'aria-label': label }) as const;
+
 type Props = {
   title: string;
   eyebrow?: string;
@@ -35,7 +38,11 @@ export function Page({ title, eyebrow, back, board, list, children }: Props) {
   );
   if (!wide) {
     return (
-      <ScrollView style={{ backgroundColor: theme.ground }} contentContainerStyle={styles.phone}>
+      <ScrollView
+        {...reachable(title)}
+        style={{ backgroundColor: theme.ground }}
+        contentContainerStyle={styles.phone}
+      >
         {head}
         {board}
         <View style={styles.body}>{children}</View>
@@ -46,12 +53,13 @@ export function Page({ title, eyebrow, back, board, list, children }: Props) {
   return (
     <View style={[styles.wide, { backgroundColor: theme.ground }]}>
       {list ? (
-        <ScrollView style={[styles.list, column]} contentContainerStyle={styles.pad}>
+        <ScrollView {...reachable('Trail')} style={[styles.list, column]} contentContainerStyle={styles.pad}>
           {list}
         </ScrollView>
       ) : null}
       {board ? <View style={[styles.canvas, column]}>{board}</View> : null}
       <ScrollView
+        {...reachable(title)}
         style={board ? styles.detail : styles.full}
         contentContainerStyle={[styles.pad, !board && styles.reading]}
       >
@@ -66,7 +74,13 @@ export function Page({ title, eyebrow, back, board, list, children }: Props) {
 export function Pane({ children }: { children: ReactNode }) {
   const wide = useWide();
   const body = <View style={[styles.body, wide && styles.pane]}>{children}</View>;
-  return wide ? <ScrollView contentContainerStyle={styles.pad}>{body}</ScrollView> : body;
+  return wide ? (
+    <ScrollView {...reachable('Overview')} contentContainerStyle={styles.pad}>
+      {body}
+    </ScrollView>
+  ) : (
+    body
+  );
 }
 
 const styles = StyleSheet.create({

@@ -5,7 +5,7 @@ import { space, Text, useTheme } from '@/ui';
 import { damageLabel } from './derive';
 import { trailOf, type TrailStep } from './nextStep';
 import type { PieceView } from './usePiece';
-import { usePieceProgress } from './useBench';
+import { useProgress } from './useBench';
 
 /** A line that leads somewhere. */
 export function LinkRow({
@@ -81,7 +81,7 @@ export function TrailSteps({ steps }: { steps: readonly TrailStep[] }) {
 /** The left column on a wide screen: the piece, its steps, its damages. */
 export function TrailList({ view }: { view: PieceView }) {
   const { piece } = view;
-  const progress = usePieceProgress(view);
+  const progress = useProgress()(view.piece?.id ?? '');
   if (!piece) return null;
   const { steps } = trailOf({ ...view, piece }, progress.done, progress.all);
   return (

@@ -1,12 +1,41 @@
 import useSWR from 'swr';
 import { benchInput, tasksFor, type BenchTask, type DoneStep, type Schedule } from '@/core/bench';
-import { localNow, useList, useShop, type Stored } from '@/records';
+import type { BlendPlan } from '@/core/colour';
+import { localNow, useList, useShop, type Shop, type Stored } from '@/records';
 import { computeInWorker } from '@/worker';
 import { resourcesOf, workOf } from './derive';
-import type { PieceView } from './usePiece';
 import { useBlends } from './useWorkshop';
 
 export type PieceTask = BenchTask & { pieceId: string; pieceName: string };
+
+type TaskInput = {
+  pieces: Stored<'piece'>[];
+  faces: Stored<'face'>[];
+  damages: Stored<'damage'>[];
+  veneers: Stored<'veneer'>[];
+  shop: Shop;
+  blends: ReadonlyMap<string, BlendPlan>;
+};
+
+function deriveTasks({ pieces, faces, damages, veneers, shop, blends }: TaskInput): PieceTask[] {
+  return pieces
+    .filter((p) => damages.some((d) => d.body.pieceId === p.id))
+    .flatMap((p) =>
+      tasksFor(workOf(p, faces, damages, veneers, shop, blends)).map((t) => ({
+        ...t,
+        pieceId: p.id,
+        pieceName: p.body.name,
+      })),
+    );
+}
+
+/** Several parts of a page ask for the steps of the same records: they are derived once. */
+let last: { input: TaskInput; tasks: PieceTask[] } | undefined;
+function tasksOf(input: TaskInput): PieceTask[] {
+  const same = last && (Object.keys(input) as (keyof TaskInput)[]).every((k) => last?.input[k] === input[k]);
+  if (!last || !same) last = { input, tasks: deriveTasks(input) };
+  return last.tasks;
+}
 
 /** Steps of all pieces, without times. */
 export function useTasks(): { tasks: PieceTask[]; done: DoneStep[]; log: Stored<'log'>[]; loading: boolean } {
@@ -25,16 +54,16 @@ export function useTasks(): { tasks: PieceTask[]; done: DoneStep[]; log: Stored<
     log.loading ||
     shopLoading ||
     blendsLoading;
-  const withWork = pieces.records.filter((p) => damages.records.some((d) => d.body.pieceId === p.id));
   const tasks = loading
     ? []
-    : withWork.flatMap((p) =>
-        tasksFor(workOf(p, faces.records, damages.records, veneers.records, shop, blends)).map((t) => ({
-          ...t,
-          pieceId: p.id,
-          pieceName: p.body.name,
-        })),
-      );
+    : tasksOf({
+        pieces: pieces.records,
+        faces: faces.records,
+        damages: damages.records,
+        veneers: veneers.records,
+        shop,
+        blends,
+      });
   const ids = new Set(tasks.map((t) => t.id));
   const done = log.records
     .map((l): DoneStep => ({ taskId: l.body.taskId, doneAt: l.body.doneAt, actualMin: l.body.actualMin }))
@@ -45,11 +74,18 @@ export function useTasks(): { tasks: PieceTask[]; done: DoneStep[]; log: Stored<
 /** Steps a person ticks: waiting has no tick. */
 export const isTicked = (task: BenchTask): boolean => task.attendedMin > 0;
 
-export function usePieceProgress(view: PieceView): { done: number; all: number } {
+export type Progress = { done: number; all: number };
+
+/** How far each piece is. */
+export function useProgress(): (pieceId: string) => Progress {
   const { tasks, done } = useTasks();
-  const mine = tasks.filter((t) => t.pieceId === view.piece?.id && isTicked(t));
   const ticked = new Set(done.map((d) => d.taskId));
-  return { done: mine.filter((t) => ticked.has(t.id)).length, all: mine.length };
+  const byPiece = new Map<string, Progress>();
+  for (const t of tasks.filter(isTicked)) {
+    const p = byPiece.get(t.pieceId) ?? { done: 0, all: 0 };
+    byPiece.set(t.pieceId, { done: p.done + (ticked.has(t.id) ? 1 : 0), all: p.all + 1 });
+  }
+  return (pieceId) => byPiece.get(pieceId) ?? { done: 0, all: 0 };
 }
 
 /** The quarter of an hour that is running: a plan is not made anew every second. */

@@ -1,0 +1,30 @@
+import { simulatedClimate } from './simulated';
+
+const day = (seed: number) =>
+  Array.from({ length: 24 }, (_, h) => simulatedClimate(seed, 29_000 * 1440 + h * 60, ''));
+
+test('warmest in the afternoon, dampest before dawn, never out of range', () => {
+  const hours = day(1);
+  const warmest = hours.indexOf(hours.reduce((a, b) => (b.temperatureC > a.temperatureC ? b : a)));
+  const dampest = hours.indexOf(hours.reduce((a, b) => (b.relativeHumidity > a.relativeHumidity ? b : a)));
+  expect(warmest).toBeGreaterThanOrEqual(13);
+  expect(warmest).toBeLessThanOrEqual(17);
+  expect(dampest).toBeLessThanOrEqual(5);
+  for (const c of hours) {
+    expect(c.relativeHumidity).toBeGreaterThan(0.3);
+    expect(c.relativeHumidity).toBeLessThan(0.75);
+    expect(c.simulated).toBe(true);
+  }
+});
+
+test('the same seed gives the same day, another seed another', () => {
+  expect(day(5)).toEqual(day(5));
+  expect(day(5)).not.toEqual(day(6));
+});
+
+test('it does not jump from minute to minute', () => {
+  for (let m = 0; m < 600; m++) {
+    const [a, b] = [simulatedClimate(2, m, ''), simulatedClimate(2, m + 1, '')];
+    expect(Math.abs(a.temperatureC - b.temperatureC)).toBeLessThanOrEqual(0.11);
+  }
+});

@@ -1,0 +1,82 @@
+import { compute, COMPUTATIONS } from './computations';
+
+/** The names and least shapes that others may rely on. */
+const CASES: [string, unknown, unknown][] = [
+  [
+    'wood.moisture',
+    { temperatureC: 21.1, relativeHumidity: 0.5 },
+    { moistureContent: expect.closeTo(0.092, 3) },
+  ],
+  [
+    'colour.difference',
+    { a: [50, 2.6772, -79.7751], b: [50, 0, -82.7485] },
+    { deltaE00: expect.closeTo(2.0425, 4) },
+  ],
+  [
+    'geometry.rectify',
+    { image: [[0, 0], [100, 0], [100, 100], [0, 100]], world: [[0, 0], [85.6, 0], [85.6, 53.98], [0, 53.98]], points: [[50, 50]] },
+    { points: [[expect.closeTo(42.8, 9), expect.closeTo(26.99, 9)]], rmsMm: expect.closeTo(0, 9) },
+  ], // prettier-ignore
+  ['units.length', { text: `2' 3 5/8"` }, { mm: expect.closeTo(701.675, 6) }],
+  ['units.length', { text: '.5', unit: 'in' }, { mm: 12.7 }],
+  [
+    'method.rank',
+    { damage: { kind: 'liftedEdge', atEdge: true }, surface: {}, school: 'clear' },
+    {
+      ranked: expect.arrayContaining([
+        expect.objectContaining({ method: 'floodAndPress', score: expect.any(Number) }),
+      ]),
+      excluded: expect.any(Array),
+      questions: expect.any(Array),
+    },
+  ],
+  [
+    'bench.schedule',
+    {
+      tasks: [{ id: 'a', attendedMin: 30, unattendedMin: 60, after: [], needs: { clamps: 2 } }],
+      resources: { clamps: 2 },
+      start: '2026-03-02T08:00:00',
+      workingHours: { from: '08:00', to: '17:00' },
+    },
+    {
+      tasks: [
+        {
+          id: 'a',
+          start: '2026-03-02T08:00:00',
+          attendedEnd: '2026-03-02T08:30:00',
+          end: '2026-03-02T09:30:00',
+        },
+      ],
+      finish: '2026-03-02T09:30:00',
+      lowerBound: '2026-03-02T09:30:00',
+    },
+  ],
+];
+
+test.each(CASES)('%s', async (name, input, output) => {
+  expect(await compute(name, input)).toEqual(output);
+});
+
+test('every name in the registry is tried above', () => {
+  expect(new Set(CASES.map((c) => c[0]))).toEqual(new Set(COMPUTATIONS.keys()));
+});
+
+test.each<[string, unknown, string]>([
+  ['wood.moisture', { temperatureC: 21 }, '"relativeHumidity" is required'],
+  ['wood.moisture', { temperatureC: 21, relativeHumidity: 0.5, extra: 1 }, '"extra" is not allowed'],
+  ['wood.moisture', null, 'must be of type object'],
+  ['colour.difference', { a: [50, 0], b: [50, 0, 0] }, '"a"'],
+  ['geometry.rectify', { image: [], world: [], points: [] }, '"image" must contain at least 4 items'],
+  ['units.length', { text: 'x'.repeat(201) }, 'less than or equal to 200'],
+  [
+    'method.rank',
+    { damage: { kind: 'dent' }, surface: {}, school: 'clear' },
+    '"damage.kind" must be one of [liftedEdge, missingVeneer]',
+  ],
+  ['bench.schedule', { tasks: 7 }, '"tasks" must be an array'],
+  ['no.such', {}, 'There is no computation “no.such”. There are: wood.moisture'],
+  ['constructor', {}, 'There is no computation'],
+])('%s refuses %j', async (name, input, message) => {
+  await expect(compute(name, input)).rejects.toThrow(RangeError);
+  await expect(compute(name, input)).rejects.toThrow(message);
+});

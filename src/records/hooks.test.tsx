@@ -1,0 +1,79 @@
+import { act, renderHook, waitFor } from '@testing-library/react-native';
+import {
+  browserStore,
+  changeRecord,
+  createRecord,
+  newPiece,
+  removeRecords,
+  StoreError,
+  useList,
+  useOne,
+  useShop,
+  changeShop,
+  DEFAULT_SHOP,
+} from './index';
+
+const NOW = '2026-03-02T08:00:00';
+const names = (list: { records: { body: { name: string } }[] }): string[] =>
+  list.records.map((r) => r.body.name);
+
+afterEach(() => jest.restoreAllMocks());
+
+test('what is created, changed and removed is seen by every part of the page, and removal can be undone', async () => {
+  const pieces = renderHook(() => useList('piece'));
+  const one = renderHook(() => useOne('piece', 'p1'));
+  await act(async () => void (await createRecord('piece', newPiece('Lectern', NOW), 'p1')));
+  await waitFor(() => expect(names(pieces.result.current)).toEqual(['Lectern']));
+  const record = one.result.current.record;
+  if (!record) throw new Error('not there');
+  await act(async () => void (await changeRecord(record, { name: 'Lectern, slope' })));
+  await waitFor(() => expect(one.result.current.record?.body.name).toBe('Lectern, slope'));
+  expect(one.result.current.record?.revision).toBe(2);
+  let undo = async (): Promise<void> => undefined;
+  await act(async () => {
+    undo = await removeRecords([{ kind: 'piece', id: 'p1' }]);
+  });
+  await waitFor(() => expect(names(pieces.result.current)).toEqual([]));
+  await act(undo);
+  await waitFor(() => expect(names(pieces.result.current)).toEqual(['Lectern, slope']));
+});
+
+test('a change is shown at once, and taken back when the store refuses it', async () => {
+  const { result } = renderHook(() => useOne('piece', 'p1'));
+  await waitFor(() => expect(result.current.record?.body.name).toBe('Lectern, slope'));
+  let refuse: (error: Error) => void = () => undefined;
+  jest
+    .spyOn(browserStore, 'update')
+    .mockImplementationOnce(() => new Promise((_, reject) => (refuse = reject)));
+  const record = result.current.record;
+  if (!record) throw new Error('not there');
+  let outcome: Promise<unknown> = Promise.resolve();
+  act(() => {
+    outcome = changeRecord(record, { name: 'Too much' });
+  });
+  outcome.catch(() => undefined);
+  await waitFor(() => expect(result.current.record?.body.name).toBe('Too much'));
+  await act(async () => refuse(new StoreError('The browser has no room left.')));
+  await expect(outcome).rejects.toThrow('no room left');
+  await waitFor(() => expect(result.current.record?.body.name).toBe('Lectern, slope'));
+});
+
+test('a new piece that cannot be stored does not stay on the screen', async () => {
+  const { result } = renderHook(() => useList('piece'));
+  await waitFor(() => expect(result.current.records).toHaveLength(1));
+  jest.spyOn(browserStore, 'create').mockRejectedValueOnce(new StoreError('full'));
+  await act(async () => {
+    await expect(createRecord('piece', newPiece('Ghost', NOW), 'p2')).rejects.toThrow('full');
+  });
+  await waitFor(() => expect(names(result.current)).toEqual(['Lectern, slope']));
+});
+
+test('the shop has its defaults until something is changed, and keeps the rest then', async () => {
+  const { result } = renderHook(() => useShop());
+  await waitFor(() => expect(result.current.loading).toBe(false));
+  expect(result.current.shop).toEqual(DEFAULT_SHOP);
+  await act(() => changeShop(result.current.record, { lengthUnit: 'in' }));
+  await waitFor(() => expect(result.current.shop).toEqual({ ...DEFAULT_SHOP, lengthUnit: 'in' }));
+  await act(() => changeShop(result.current.record, { hands: 2 }));
+  await waitFor(() => expect(result.current.shop).toEqual({ ...DEFAULT_SHOP, lengthUnit: 'in', hands: 2 }));
+});

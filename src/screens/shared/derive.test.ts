@@ -1,0 +1,257 @@
+import type { BlendPlan } from '@/core/colour';
+import type { Point } from '@/core/geometry';
+import { DEFAULT_SHOP, newDamage, newFace, newPiece } from '@/records/defaults';
+import type { Bodies, Damage, Face, Kind, Piece, Shop, Stored } from '@/records/types';
+import {
+  around,
+  attempt,
+  boardOf,
+  caseOf,
+  contentOf,
+  damageLabel,
+  frameOf,
+  methodOf,
+  patchFor,
+  pressPlan,
+  rankingOf,
+  resourcesOf,
+  sandingOf,
+  surveyed,
+  viewOf,
+  workOf,
+} from './derive';
+import { trailOf } from './nextStep';
+
+const NOW = '2026-03-02T08:00:00';
+const record = <K extends Kind>(kind: K, id: string, body: Bodies[K]): Stored<K> => ({
+  kind,
+  id,
+  version: 1,
+  revision: 1,
+  savedAt: NOW,
+  body,
+});
+const piece: Piece = { ...newPiece('Washstand', NOW), goal: 'lacquer' };
+/** A face of 600 × 400 mm that fills its picture, so that fractions are easily turned into millimetres. */
+const face: Face = {
+  ...newFace('p', 'Top'),
+  picture: { id: 'x', widthPx: 1200, heightPx: 800 },
+  scale: { kind: 'rectangle', object: 'face', corners: [[0, 0], [1, 0], [1, 1], [0, 1]], widthMm: 600, heightMm: 400 },
+  grain: [[0, 0.5], [1, 0.5]],
+  veneerMm: 0.9,
+}; // prettier-ignore
+const mm = (outline: Point[]): Point[] => outline.map(([x, y]): Point => [x / 600, y / 400]);
+const lifted: Damage = { ...newDamage('p', 'f', 1, 'liftedEdge'), outline: mm([[100, 400], [110, 360], [270, 360], [280, 400]]) }; // prettier-ignore
+const chip: Damage = { ...newDamage('p', 'f', 2, 'missingVeneer'), outline: mm([[560, 0], [600, 0], [600, 30], [580, 14]]) }; // prettier-ignore
+const both = [lifted, chip];
+const ok = <T>(result: { ok: true; value: T } | { ok: false; problem: string }): T => {
+  if (!result.ok) throw new Error(result.problem);
+  return result.value;
+};
+
+describe('survey', () => {
+  test('an outline in fractions of the picture is measured in millimetres', () => {
+    const { measures, atEdge, board } = ok(surveyed(lifted, face));
+    expect(measures.areaMm2).toBeCloseTo(6800, 3);
+    expect(measures.alongMm).toBeCloseTo(180, 6);
+    expect(measures.acrossMm).toBeCloseTo(40, 6);
+    expect(atEdge).toBe(true);
+    expect(contentOf(board)).toEqual({ width: expect.closeTo(600, 6), height: expect.closeTo(400, 6) });
+    expect(viewOf(board, 'jpeg')).toMatchObject({ widthPx: 1400, heightPx: 933 });
+  });
+
+  test('set the scale anew and every measure follows', () => {
+    const larger: Face = { ...face, scale: { kind: 'rectangle', object: 'face', corners: [[0, 0], [1, 0], [1, 1], [0, 1]], widthMm: 1200, heightMm: 800 } }; // prettier-ignore
+    expect(ok(surveyed(lifted, larger)).measures.areaMm2).toBeCloseTo(4 * 6800, 2);
+  });
+
+  test.each<[string, Damage, Face | undefined, string]>([
+    ['no face', lifted, undefined, 'no face yet'],
+    ['no scale', lifted, { ...newFace('p', 'Top') }, 'no scale yet'],
+    ['two points', { ...lifted, outline: lifted.outline.slice(0, 2) }, face, 'has 2 points'],
+    ['crossing', { ...lifted, outline: mm([[10, 10], [50, 50], [50, 10], [10, 50]]) }, face, 'crosses itself'], // prettier-ignore
+    ['off the face', { ...lifted, outline: mm([[590, 10], [700, 10], [700, 50]]) }, face, 'leaves the face'], // prettier-ignore
+  ])('%s is a sentence, not an exception', (_, damage, on, words) => {
+    const result = surveyed(damage, on);
+    expect(result.ok ? '' : result.problem).toContain(words);
+  });
+
+  test('a face without a photo is a plain board of the size that was given', () => {
+    const { picture: _, ...plain } = face;
+    expect(frameOf(plain)).toEqual({ widthPx: 1000, heightPx: expect.closeTo(666.7, 1) });
+    expect(ok(boardOf(plain)).grainDeg).toBeCloseTo(0, 6);
+  });
+
+  test('only impossible quantities become sentences; a defect stays an exception', () => {
+    expect(() =>
+      attempt(() => {
+        throw new TypeError('a defect');
+      }),
+    ).toThrow('a defect');
+  });
+});
+
+describe('decision', () => {
+  test('facts are measured and answered; unknown ones stay out', () => {
+    const { damage, surface, school } = caseOf(piece, face, { ...chip, answers: { donor: false } }, both);
+    expect(damage).toMatchObject({
+      kind: 'missingVeneer',
+      atEdge: true,
+      donor: false,
+      acrossMm: expect.closeTo(30, 6),
+    });
+    expect(damage.faceShare).toBeCloseTo((damage.areaMm2 ?? 0) / 240_000, 9);
+    expect('coreSound' in damage).toBe(false);
+    expect(surface).toMatchObject({ veneerMm: 0.9, goal: 'lacquer' });
+    expect(school).toBe('clear');
+  });
+
+  test('a damage kept from a quick answer is ranked by its rough size', () => {
+    const { faceId: _, ...loose } = { ...chip, outline: [], roughAreaMm2: 500 };
+    expect(caseOf(piece, undefined, loose, [loose]).damage.areaMm2).toBe(500);
+    expect(ok(rankingOf(piece, undefined, loose, [loose])).ranked.length).toBeGreaterThan(0);
+  });
+
+  test('the choice goes before the recommendation', () => {
+    expect(methodOf(piece, face, chip, both)).toBe('veneerPatch');
+    expect(methodOf(piece, face, { ...chip, method: 'leave' }, both)).toBe('leave');
+  });
+});
+
+describe('press, patch, sanding', () => {
+  const survey = ok(surveyed(lifted, face));
+
+  test('defaults come from the shop and the glue, and each can be changed', () => {
+    const plan = ok(pressPlan(piece, 'floodAndPress', lifted, survey, DEFAULT_SHOP));
+    expect(plan.adhesive.id).toBe('liquidHide');
+    expect(plan.targetKPa).toBe(plan.adhesive.leastPressureKPa.value);
+    expect(plan.mixes).toHaveLength(3);
+    const own = ok(
+      pressPlan(
+        piece,
+        'floodAndPress',
+        { ...lifted, glue: { adhesive: 'epoxy', clamp: 'fStyle', targetKPa: 400, platenMm: 30 } },
+        survey,
+        DEFAULT_SHOP,
+      ),
+    );
+    expect([own.adhesive.id, own.clamp.id, own.targetKPa, own.platenMm, own.mixes]).toEqual([
+      'epoxy',
+      'fStyle',
+      400,
+      30,
+      undefined,
+    ]);
+  });
+
+  test('no clamps in the shop: nothing holds it', () => {
+    const empty: Shop = { ...DEFAULT_SHOP, clamps: [] };
+    const result = pressPlan(piece, 'floodAndPress', lifted, survey, empty);
+    expect(result.ok ? '' : result.problem).toContain('nothing holds the veneer down');
+  });
+
+  test('a cold shop gives a plan without times', () => {
+    const plan = ok(pressPlan(piece, 'floodAndPress', lifted, survey, { ...DEFAULT_SHOP, temperatureC: 3 }));
+    expect(plan.times.ok).toBe(false);
+    expect(plan.layout.clamps.length).toBeGreaterThan(0);
+  });
+
+  test('a patch is pressed on its recess, without what hangs over', () => {
+    const corner = ok(surveyed(chip, face));
+    const plan = ok(pressPlan(piece, 'veneerPatch', chip, corner, DEFAULT_SHOP));
+    expect(Math.max(...plan.outline.map((p) => p[0]))).toBeLessThanOrEqual(600.001);
+    expect(Math.max(...patchFor(chip, corner, piece).outline.map((p) => p[0]))).toBeCloseTo(606, 3);
+  });
+
+  test('under paint the patch may be square', () => {
+    expect(patchFor(chip, ok(surveyed(chip, face)), { ...piece, school: 'paint' }).shape).toBe('square');
+    expect(patchFor(chip, ok(surveyed(chip, face)), piece).shape).toBe('lozenge');
+  });
+
+  test('solid wood has no sanding budget', () => {
+    expect(sandingOf(piece, { ...face, build: 'solid', veneerMm: 0 })).toBeUndefined();
+    expect(sandingOf(piece, face)?.ok).toBe(true);
+  });
+
+  test('the neighbourhood of an outline', () => {
+    expect(around([[10, 20], [30, 20], [30, 50]], 5)).toEqual({ x: 5, y: 15, width: 30, height: 40 }); // prettier-ignore
+  });
+});
+
+describe('work and trail', () => {
+  const p = record('piece', 'p', piece);
+  const f = record('face', 'f', face);
+  const d1 = record('damage', 'd1', { ...lifted, method: 'floodAndPress' });
+  const d2 = record('damage', 'd2', { ...chip, method: 'veneerPatch', patch: { veneerId: 'v' } });
+  const v = record('veneer', 'v', {
+    name: 'Walnut',
+    species: 'walnut',
+    thicknessMm: 0.5,
+    alongMm: 300,
+    acrossMm: 200,
+    note: '',
+  });
+
+  test('a repair carries its glue, clamps and shims to the bench', () => {
+    const work = workOf(p, [f], [d1, d2], [v], DEFAULT_SHOP, new Map<string, BlendPlan>());
+    expect(work.repairs.map((r) => [r.damageId, r.method, r.shimSheets])).toEqual([['d1', 'floodAndPress', 0], ['d2', 'veneerPatch', 2]]); // prettier-ignore
+    expect(work.repairs[0]?.clamps?.count).toBeGreaterThan(0);
+    expect(work.sanding?.grits).toEqual([150, 180, 220]);
+    for (const r of work.repairs)
+      expect(resourcesOf(DEFAULT_SHOP)[r.clamps?.resource ?? '']).toBeGreaterThanOrEqual(
+        r.clamps?.count ?? 0,
+      );
+  });
+
+  const view = (faces: Stored<'face'>[], damages: Stored<'damage'>[]) => ({
+    piece: p,
+    faces,
+    damages,
+    log: [],
+    loading: false,
+  });
+  const { scale: _scale, ...unscaled } = face;
+  const { method: _m, ...undecided } = lifted;
+
+  test.each<[string, Stored<'face'>[], Stored<'damage'>[], number, string, string]>([
+    ['nothing yet', [], [], 0, 'Photograph the first face', 'survey'],
+    ['a photo', [record('face', 'f', unscaled)], [], 0, 'Set the scale of top', 'survey'],
+    ['a scale', [f], [], 0, 'Outline the first damage', 'survey'],
+    [
+      'two points',
+      [f],
+      [record('damage', 'd', { ...lifted, outline: lifted.outline.slice(0, 2) })],
+      0,
+      'Outline lifted edge, no. 1',
+      'survey',
+    ],
+    [
+      'an outline',
+      [f],
+      [record('damage', 'd', undecided)],
+      0,
+      'Decide the repair of lifted edge, no. 1',
+      'decide',
+    ],
+    [
+      'no veneer',
+      [f],
+      [d1, record('damage', 'd2', { ...chip, method: 'veneerPatch' })],
+      0,
+      'Choose the veneer for missing veneer, no. 2',
+      'patch',
+    ],
+    ['all chosen', [f], [d1, d2], 0, 'Start at the bench', 'bench'],
+    ['half done', [f], [d1, d2], 5, 'Go on at the bench', 'bench'],
+    ['all done', [f], [d1, d2], 10, 'All steps are done', 'record'],
+  ])('%s: one next thing, and one step is lit', (_, faces, damages, done, title, lit) => {
+    const { next, steps } = trailOf(view(faces, damages), done, 10);
+    expect(next.title).toBe(title);
+    expect(steps.filter((s) => s.state === 'now').map((s) => s.id)).toEqual([lit]);
+    for (const s of steps) expect(s.href).not.toMatch(/\/damage\/\//);
+  });
+
+  test('labels', () => {
+    expect(damageLabel(lifted)).toBe('Lifted edge, no. 1');
+  });
+});
