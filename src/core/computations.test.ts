@@ -13,6 +13,21 @@ const CASES: [string, unknown, unknown][] = [
     { deltaE00: expect.closeTo(2.0425, 4) },
   ],
   [
+    'wood.movement',
+    {
+      species: 'walnut',
+      cut: 'flat',
+      widthMm: 500,
+      from: { temperatureC: 21.1, relativeHumidity: 0.3 },
+      to: { temperatureC: 21.1, relativeHumidity: 0.65 },
+    },
+    {
+      fromMoisture: expect.closeTo(0.062, 3),
+      toMoisture: expect.closeTo(0.12, 3),
+      changeMm: expect.closeTo(7.9, 0),
+    },
+  ],
+  [
     'geometry.rectify',
     { image: [[0, 0], [100, 0], [100, 100], [0, 100]], world: [[0, 0], [85.6, 0], [85.6, 53.98], [0, 53.98]], points: [[50, 50]] },
     { points: [[expect.closeTo(42.8, 9), expect.closeTo(26.99, 9)]], rmsMm: expect.closeTo(0, 9) },

@@ -5,7 +5,7 @@ import { colourDifference, differenceSchema } from './colour';
 import { rectify, rectifySchema } from './geometry';
 import { rankMethods, rankSchema, type RepairCase } from './method';
 import { lengthSchema, readLength } from './length';
-import { equilibriumMoisture, moistureSchema } from './wood';
+import { equilibriumMoisture, moistureSchema, movementSchema, woodMovement } from './wood';
 
 type Computation = { input: ObjectSchema; run: (input: unknown, job: JobContext) => unknown };
 
@@ -34,6 +34,7 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
       'wood.moisture',
     ),
   ],
+  ['wood.movement', computation(movementSchema, woodMovement, 'wood.movement')],
   ['colour.difference', computation(differenceSchema, colourDifference, 'colour.difference')],
   ['geometry.rectify', computation(rectifySchema, rectify, 'geometry.rectify')],
   ['units.length', computation(lengthSchema, readLength, 'units.length')],

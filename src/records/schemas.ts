@@ -31,6 +31,7 @@ const scale = Joi.alternatives(
     object: Joi.string()
       .valid('face', ...Object.keys(REFERENCE_OBJECTS))
       .required(),
+    squareFace: Joi.boolean(),
     corners: places(4, 4).required(),
     widthMm: millimetres(5, 5000).required(),
     heightMm: millimetres(5, 5000).required(),

@@ -38,10 +38,12 @@ const card: ScaleReference = {
   widthMm: 85.6,
   heightMm: 53.98,
 };
+/** The card alone, without help from the face's right angles. */
+const cardAlone: ScaleReference = { ...card, squareFace: false };
 const given = (scale: ScaleReference): FacePlaneInput => ({ picture, scale, faceCorners: RECT.map(seen) });
 
-test('a card on the face gives the size of the face', () => {
-  const plane = facePlane(given(card));
+test.each([card, cardAlone])('a card on the face gives the size of the face', (by) => {
+  const plane = facePlane(given(by));
   expect(plane.widthMm).toBeCloseTo(600, 3);
   expect(plane.heightMm).toBeCloseTo(450, 3);
   expect(plane.outline[0]?.[0]).toBeCloseTo(0, 3);
@@ -81,7 +83,11 @@ test('there and back between face and picture', () => {
 
 test('the stated uncertainty covers what badly placed handles do, and a small card is worse than the face itself', () => {
   const byFace = scaleQuality(given(face));
-  const byCard = scaleQuality(given(card));
+  const byCard = scaleQuality(given(cardAlone));
+  const helped = scaleQuality(given(card));
+  // The face's own right angles take the guessing of the tilt away from the little card.
+  expect(helped.widthUncertaintyMm).toBeLessThan(byCard.widthUncertaintyMm / 3);
+  expect(helped.widthUncertaintyMm).toBeGreaterThan(byFace.widthUncertaintyMm);
   expect(byCard.widthUncertaintyMm).toBeGreaterThan(2 * byFace.widthUncertaintyMm);
   // Handles of the card displaced at random by one standard deviation: two of them cover about 95 in 100.
   let inside = 0;
@@ -99,7 +105,7 @@ test('the stated uncertainty covers what badly placed handles do, and a small ca
       ps.map(([x, y]): Point => [x + gauss(), y + (gauss() * 1600) / 1200]);
     const width = facePlane({
       picture,
-      scale: { ...card, corners: shaken(cardAt(200, 150).map(seen)) },
+      scale: { ...cardAlone, corners: shaken(cardAt(200, 150).map(seen)) },
       faceCorners: shaken(RECT.map(seen)),
     }).widthMm;
     if (Math.abs(width - 600) <= byCard.widthUncertaintyMm) inside++;
@@ -113,6 +119,11 @@ test('bad corners and sizes are refused in plain words', () => {
   expect(() => facePlane(given({ ...face, corners: [a, c, b, d] }))).toThrow('cross');
   expect(() => facePlane(given({ ...face, widthMm: 0 }))).toThrow('The width of the known object is 0 mm');
   expect(() => facePlane(given({ kind: 'length', ends: [a, a], lengthMm: 100 }))).toThrow('lie on one spot');
+});
+
+test('right angles that are none do not fit', () => {
+  const onLine = cardAt(200, 150).map(([x]): Point => [x, 150 + x * 0.001]);
+  expect(() => facePlane(given({ ...card, corners: onLine.map(seen) }))).toThrow(RangeError);
 });
 
 describe('outlines', () => {

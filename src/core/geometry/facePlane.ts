@@ -33,6 +33,8 @@ export type ScaleReference =
   | {
       kind: 'rectangle';
       object: 'face' | keyof typeof REFERENCE_OBJECTS;
+      /** The face has four right angles: its own corners then give the tilt, and the small known thing only the size. */
+      squareFace?: boolean;
       corners: Point[];
       widthMm: number;
       heightMm: number;
@@ -69,11 +71,53 @@ const rectangle = (widthMm: number, heightMm: number): Point[] => [
   [0, heightMm],
 ];
 
-function referencePlane({ picture, scale }: FacePlaneInput): Homography {
+/**
+ * Size of a face with four right angles, from something of known size that lies on it anyhow. The face's corners square the
+ * picture up to a unit square; what is left are two stretches, W and H, for which every side and diagonal of the known thing is one
+ * linear equation in W² and H²: dx²·W² + dy²·H² = length².
+ */
+function squareFaceSize(toUnit: Homography, cornersPx: Point[], widthMm: number, heightMm: number): Point {
+  const q = cornersPx.map((p) => project(toUnit, p));
+  const known = rectangle(widthMm, heightMm);
+  const pairs = [[0, 1], [1, 2], [2, 3], [3, 0], [0, 2], [1, 3]] as const; // prettier-ignore
+  let [a, b, c, u, v] = [0, 0, 0, 0, 0];
+  for (const [i, j] of pairs) {
+    const [from = [0, 0], to = [0, 0], m = [0, 0], n = [0, 0]] = [q[i], q[j], known[i], known[j]];
+    const length2 = (n[0] - m[0]) ** 2 + (n[1] - m[1]) ** 2;
+    // Each equation is divided by its length², so that long and short ones count alike.
+    const x = (to[0] - from[0]) ** 2 / length2;
+    const y = (to[1] - from[1]) ** 2 / length2;
+    a += x * x;
+    b += x * y;
+    c += y * y;
+    u += x;
+    v += y;
+  }
+  const determinant = a * c - b * b;
+  const [w2, h2] = [(u * c - v * b) / determinant, (v * a - u * b) / determinant];
+  if (!(w2 > 0 && h2 > 0)) {
+    throw new RangeError(
+      'The corners of the known thing and of the face do not fit together. Check both sets of handles, or say that the face has no right angles.',
+    );
+  }
+  return [Math.sqrt(w2), Math.sqrt(h2)];
+}
+
+function referencePlane({ picture, scale, faceCorners }: FacePlaneInput): Homography {
   const px = (p: Point): Point => [p[0] * picture.widthPx, p[1] * picture.heightPx];
   if (scale.kind === 'rectangle') {
     assertRange('The width of the known object', scale.widthMm, 'mm', 5, 5000);
     assertRange('The height of the known object', scale.heightMm, 'mm', 5, 5000);
+    if (scale.object !== 'face' && scale.squareFace !== false) {
+      const corners = faceCorners.map(px);
+      const [w, h] = squareFaceSize(
+        homographyFrom(corners, rectangle(1, 1)),
+        scale.corners.map(px),
+        scale.widthMm,
+        scale.heightMm,
+      );
+      return homographyFrom(corners, rectangle(w, h));
+    }
     return homographyFrom(scale.corners.map(px), rectangle(scale.widthMm, scale.heightMm));
   }
   assertRange('The known length', scale.lengthMm, 'mm', 5, 5000);

@@ -1,2 +1,3 @@
 export { equilibriumMoisture, moistureSchema } from './moisture';
-export { SPECIES, speciesById, type Species } from './species';
+export { changeCoefficient, movementSchema, woodMovement, type Cut, type MovementInput } from './movement';
+export { SPECIES, speciesById, speciesByName, type Species } from './species';

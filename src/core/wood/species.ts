@@ -1,45 +1,138 @@
-import { memory, published, type Sourced, sourced } from '../sources';
+import { memory, published, sourced, type Sourced } from '../sources';
 
 export type Species = {
   id: string;
   name: string;
-  /** Oven-dry mass at 12 % moisture volume over that of water. */
+  /** Other names it goes by in the trade, in small letters. */
+  aliases: string[];
+  /** Met so often that it is offered first. */
+  common: boolean;
+  /** Oven-dry mass over volume at 12 % moisture, relative to water. */
   specificGravity: Sourced;
+  /** Shrinkage from green to oven-dry, % of the green size. */
+  radialPercent: Sourced;
+  tangentialPercent: Sourced;
+  /** Stiffness along the grain at 12 % moisture, GPa. */
+  stiffnessGPa: Sourced;
   /** Compression perpendicular to the grain at the proportional limit, MPa, where it is known. */
   crushingMPa?: Sourced;
 };
 
-const handbook = (value: number): Sourced =>
-  sourced(
-    value,
-    published('Wood Handbook (Forest Products Laboratory)', 'Table 5-3a, 12 % moisture content'),
-  );
-const recalled = (value: number): Sourced => sourced(value, memory('species density'));
-const species = (id: string, name: string, gravity: Sourced, crushingMPa?: Sourced): Species =>
-  crushingMPa ? { id, name, specificGravity: gravity, crushingMPa } : { id, name, specificGravity: gravity };
-
-/** Woods met as face veneer and furniture timber. Shrinkage and more species belong to the movement work. */
-export const SPECIES: readonly Species[] = [
-  species('walnut', 'Walnut', handbook(0.55), handbook(7.0)),
-  species('cherry', 'Cherry', handbook(0.5), handbook(4.8)),
-  species('maple', 'Maple', handbook(0.63), handbook(10.1)),
-  species('redOak', 'Red oak', handbook(0.63), handbook(7.0)),
-  species('whiteOak', 'White oak', handbook(0.68), recalled(7.4)),
-  species('birch', 'Birch', handbook(0.62), recalled(6.7)),
-  species('poplar', 'Tulip poplar', handbook(0.42), handbook(3.4)),
-  species('mahogany', 'Mahogany', recalled(0.45), recalled(7.6)),
-  species('teak', 'Teak', recalled(0.55)),
-  species('ash', 'Ash', recalled(0.6), recalled(8.0)),
-  species('beech', 'Beech', recalled(0.64), recalled(7.0)),
-  species('sapele', 'Sapele', recalled(0.62)),
-  species('rosewood', 'Rosewood', recalled(0.8)),
-  species('elm', 'Elm', recalled(0.5), recalled(4.8)),
-  species('pine', 'Pine', recalled(0.42), recalled(3.5)),
+/** How well the row is known: `table` was compared with the published figures we have, `memory` was not. */
+type Known = 'table' | 'memory';
+type Row = [
+  id: string,
+  name: string,
+  aliases: string,
+  known: Known,
+  gravity: number,
+  radial: number,
+  tangential: number,
+  stiffness: number,
+  crushing?: number,
 ];
+
+/** Woods found in furniture. Specific gravity, shrinkage %, stiffness GPa, crushing MPa. */
+const HARDWOODS: Row[] = [
+  ['walnut', 'Walnut', 'black walnut, american walnut', 'table', 0.55, 5.5, 7.8, 11.6, 7.0],
+  ['cherry', 'Cherry', 'black cherry, american cherry', 'table', 0.5, 3.7, 7.1, 10.3, 4.8],
+  ['maple', 'Maple', 'sugar maple, hard maple, rock maple', 'table', 0.63, 4.8, 9.9, 12.6, 10.1],
+  ['redOak', 'Red oak', 'northern red oak', 'table', 0.63, 4.0, 8.6, 12.5, 7.0],
+  ['whiteOak', 'White oak', 'oak', 'table', 0.68, 5.6, 10.5, 12.3],
+  ['birch', 'Birch', 'yellow birch', 'table', 0.62, 7.3, 9.5, 13.9],
+  ['poplar', 'Tulip poplar', 'yellow-poplar, tulipwood, whitewood', 'table', 0.42, 4.6, 8.2, 10.9, 3.4],
+  ['mahogany', 'Mahogany', 'honduras mahogany, genuine mahogany', 'table', 0.45, 3.0, 4.1, 10.3],
+  ['teak', 'Teak', 'burmese teak', 'table', 0.55, 2.5, 5.8, 10.7],
+  ['ash', 'Ash', 'white ash', 'memory', 0.6, 4.9, 7.8, 12.0, 8.0],
+  ['beech', 'Beech', 'american beech', 'memory', 0.64, 5.5, 11.9, 11.9, 7.0],
+  ['sapele', 'Sapele', 'sapelli', 'memory', 0.55, 4.6, 7.4, 12.5],
+  ['rosewood', 'Rosewood', 'indian rosewood, east indian rosewood', 'memory', 0.75, 2.7, 5.8, 12.3],
+  ['elm', 'Elm', 'american elm', 'memory', 0.5, 4.2, 9.5, 9.2, 4.8],
+  ['europeanWalnut', 'European walnut', 'english walnut, french walnut', 'memory', 0.57, 4.3, 6.4, 10.8],
+  ['khaya', 'African mahogany', 'khaya', 'memory', 0.42, 2.5, 4.5, 9.7],
+  ['redMaple', 'Red maple', 'soft maple', 'memory', 0.54, 4.0, 8.2, 11.3],
+  ['silverMaple', 'Silver maple', '', 'memory', 0.47, 3.0, 7.2, 7.9],
+  ['paperBirch', 'Paper birch', 'white birch', 'memory', 0.55, 6.3, 8.6, 11.0],
+  ['basswood', 'Basswood', 'american lime, linden', 'memory', 0.37, 6.6, 9.3, 10.1],
+  ['butternut', 'Butternut', 'white walnut', 'memory', 0.38, 3.4, 6.4, 8.1],
+  ['chestnut', 'Chestnut', 'american chestnut', 'memory', 0.43, 3.4, 6.7, 8.5],
+  ['alder', 'Alder', 'red alder', 'memory', 0.41, 4.4, 7.3, 9.5],
+  ['aspen', 'Aspen', 'quaking aspen', 'memory', 0.38, 3.5, 6.7, 8.1],
+  ['cottonwood', 'Cottonwood', 'eastern cottonwood', 'memory', 0.4, 3.9, 9.2, 9.4],
+  ['hickory', 'Hickory', 'shagbark hickory', 'memory', 0.72, 7.0, 10.5, 14.9],
+  ['locust', 'Black locust', 'robinia, false acacia', 'memory', 0.69, 4.6, 7.2, 14.1],
+  ['sweetgum', 'Sweetgum', 'red gum, satin walnut', 'memory', 0.52, 5.3, 10.2, 11.3],
+  ['sycamore', 'Sycamore', 'american plane', 'memory', 0.49, 5.0, 8.4, 9.8],
+  ['hackberry', 'Hackberry', '', 'memory', 0.53, 4.8, 8.9, 8.2],
+  ['blackTupelo', 'Tupelo', 'black gum', 'memory', 0.5, 5.1, 8.7, 8.3],
+];
+
+const SOFTWOODS: Row[] = [
+  ['pine', 'Pine', 'eastern white pine, white pine, deal', 'memory', 0.35, 2.1, 6.1, 8.5, 3.0],
+  ['ponderosa', 'Ponderosa pine', 'yellow pine', 'memory', 0.4, 3.9, 6.2, 8.9],
+  ['longleaf', 'Longleaf pine', 'pitch pine, heart pine', 'memory', 0.59, 5.1, 7.5, 13.7],
+  ['douglasFir', 'Douglas fir', 'oregon pine', 'memory', 0.48, 4.8, 7.6, 13.4],
+  ['spruce', 'Spruce', 'sitka spruce', 'memory', 0.4, 4.3, 7.5, 10.8],
+  ['redcedar', 'Western red cedar', '', 'memory', 0.32, 2.4, 5.0, 7.7],
+  ['aromaticCedar', 'Aromatic cedar', 'eastern red cedar, juniper', 'memory', 0.47, 3.1, 4.7, 6.1],
+  ['redwood', 'Redwood', 'sequoia', 'memory', 0.4, 2.6, 4.4, 9.2],
+  ['cypress', 'Cypress', 'bald cypress', 'memory', 0.46, 3.8, 6.2, 9.9],
+];
+
+const COMMON = new Set(['walnut', 'cherry', 'maple', 'redOak', 'whiteOak', 'birch', 'poplar', 'mahogany', 'teak', 'ash', 'beech', 'sapele', 'rosewood', 'elm', 'pine']); // prettier-ignore
+const HANDBOOK = 'Wood Handbook (Forest Products Laboratory)';
+
+function speciesOf([
+  id,
+  name,
+  aliases,
+  known,
+  gravity,
+  radial,
+  tangential,
+  stiffness,
+  crushing,
+]: Row): Species {
+  const from = (value: number, table: string): Sourced =>
+    sourced(value, known === 'table' ? published(HANDBOOK, table) : memory(`${HANDBOOK}, ${table}`));
+  const strength = 'Tables 5-3 to 5-5, 12 % moisture';
+  const shrinkage = 'Tables 4-3 and 4-4';
+  return {
+    id,
+    name,
+    aliases: aliases === '' ? [] : aliases.split(', '),
+    common: COMMON.has(id),
+    specificGravity: from(gravity, strength),
+    radialPercent: from(radial, shrinkage),
+    tangentialPercent: from(tangential, shrinkage),
+    stiffnessGPa: from(stiffness, strength),
+    ...(crushing === undefined ? {} : { crushingMPa: from(crushing, strength) }),
+  };
+}
+
+export const SPECIES: readonly Species[] = [...HARDWOODS, ...SOFTWOODS].map(speciesOf);
 
 /** @throws RangeError when the species is not in the table */
 export function speciesById(id: string): Species {
   const found = SPECIES.find((s) => s.id === id);
   if (!found) throw new RangeError(`The wood “${id}” is not in the table.`);
+  return found;
+}
+
+/**
+ * The wood meant by an id, a name or a trade name, in any letters.
+ *
+ * @throws RangeError when the name is in no table; it names what is nearest at hand to do
+ */
+export function speciesByName(name: string): Species {
+  const wanted = name.trim().toLowerCase();
+  const found = SPECIES.find(
+    (s) => s.id === name || s.name.toLowerCase() === wanted || s.aliases.includes(wanted),
+  );
+  if (!found) {
+    throw new RangeError(
+      `The wood “${name.slice(0, 60)}” is not in the table. Give the name of a wood of like density, or its shrinkage.`,
+    );
+  }
   return found;
 }

@@ -13,11 +13,11 @@ import {
   type FinishNow,
   type School,
 } from '@/core/method';
-import { SPECIES } from '@/core/wood';
 import { createRecord, localNow, newDamage, newFace, newPiece, type Answers } from '@/records';
 import { Button, Chips, Fold, LengthField, LitCard, Notice, optionsOf, Text } from '@/ui';
 import { attempt } from '../shared/derive';
 import { Page, Pane } from '../shared/Page';
+import { WoodChips } from '../shared/WoodChips';
 import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
 import { RankingView } from './RankingView';
@@ -95,12 +95,7 @@ export function QuickScreen() {
             value={atEdge}
             onChange={setAtEdge}
           />
-          <Chips
-            label="Wood"
-            options={SPECIES.map((s) => ({ value: s.id, label: s.name }))}
-            value={species}
-            onChange={setSpecies}
-          />
+          <WoodChips value={species} onChange={setSpecies} />
           <Chips
             label="Finish on it now"
             options={optionsOf(FINISHES_NOW)}

@@ -112,7 +112,8 @@ export function RankingView({ ranking, chosen, onChoose, answer }: Props) {
       <View>
         {[first, ...rest].map((r, i) => (
           <Fold
-            key={r.method}
+            // A method that comes first by an answer opens; the one that was first closes.
+            key={`${r.method} ${i === 0}`}
             open={i === 0}
             title={`${i + 1}. ${methodById(r.method).label}${chosen === r.method ? ' (chosen)' : ''}`}
           >

@@ -1,7 +1,6 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { VENEER_RANGE_MM } from '@/core/method';
-import { SPECIES } from '@/core/wood';
 import { createPicture, removeRecords, useList, useOne, type Veneer } from '@/records';
 import { Button, Chips, FilePick, LengthField, Notice, Text, TextField, useSay } from '@/ui';
 import { storePicture } from '@/worker';
@@ -9,6 +8,7 @@ import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { PhotoSwatch, Tone } from '../shared/Swatch';
 import { LinkRow } from '../shared/Trail';
+import { WoodChips } from '../shared/WoodChips';
 import { useAct, useChange } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
 import { useStockTones } from '../shared/useWorkshop';
@@ -86,12 +86,7 @@ export function VeneerScreen() {
         onChange={(name) => set({ name: name.trim() || body.name })}
         most={120}
       />
-      <Chips
-        label="Wood"
-        options={SPECIES.map((s) => ({ value: s.id, label: s.name }))}
-        value={body.species}
-        onChange={(species) => set({ species })}
-      />
+      <WoodChips value={body.species} onChange={(species) => set({ species })} />
       <LengthField
         label="Thickness"
         help="Measure a stack of five with a caliper and divide."

@@ -1,7 +1,6 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { BUILDS, FINISHES_NOW, VENEER_RANGE_MM } from '@/core/method';
-import { SPECIES } from '@/core/wood';
 import { createPicture, createRecord, INSET_CORNERS, newDamage, removeRecords, type Face } from '@/records';
 import {
   Button,
@@ -23,6 +22,7 @@ import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { LinkRow, TrailList } from '../shared/Trail';
+import { WoodChips } from '../shared/WoodChips';
 import { useAct, useChange } from '../shared/useAct';
 import { useFaceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
@@ -171,12 +171,7 @@ export function FaceScreen() {
           value={face.body.build}
           onChange={(build) => set({ build, veneerMm: build === 'solid' ? 0 : face.body.veneerMm || 0.6 })}
         />
-        <Chips
-          label="Wood"
-          options={SPECIES.map((s) => ({ value: s.id, label: s.name }))}
-          value={face.body.species}
-          onChange={(species) => set({ species })}
-        />
+        <WoodChips value={face.body.species} onChange={(species) => set({ species })} />
         {face.body.build === 'solid' ? null : (
           <LengthField
             label="Veneer thickness"

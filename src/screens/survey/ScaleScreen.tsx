@@ -24,6 +24,8 @@ const CHOICES: { value: Choice; label: string }[] = [
   { value: 'letter', label: REFERENCE_OBJECTS.letter.label },
   { value: 'length', label: 'A known length' },
 ];
+/** A patch fits when lengths are good to about two hundredths. */
+const ROUGH_PER_100_MM = 2.5;
 const CORNER_NAMES = ['Top left corner', 'Top right corner', 'Bottom right corner', 'Bottom left corner'];
 const START_CARD: Point[] = [[0.4, 0.44], [0.6, 0.44], [0.6, 0.56], [0.4, 0.56]]; // prettier-ignore
 
@@ -202,8 +204,26 @@ export function ScaleScreen() {
           }
         />
       )}
+      {saved.kind === 'rectangle' && saved.object !== 'face' ? (
+        <Chips
+          label="Has the face four right angles?"
+          help="Then its own corners show the tilt of the camera, and the scale is several times as sharp."
+          options={[
+            { value: true, label: 'Yes' },
+            { value: false, label: 'No' },
+          ]}
+          value={saved.squareFace !== false}
+          onChange={(squareFace) => set({ scale: { ...saved, squareFace } })}
+        />
+      ) : null}
       {quality.ok && board.ok ? (
         <>
+          {quality.value.per100UncertaintyMm > ROUGH_PER_100_MM ? (
+            <Notice kind="stop" title="Too rough to cut a patch by">
+              Come closer with the plus button and set the handles again, lay a larger thing of known size on
+              the face, or measure the face itself.
+            </Notice>
+          ) : null}
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
             <Figure
               label="Scale at the centre"
