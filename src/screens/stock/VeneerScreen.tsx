@@ -2,7 +2,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { VENEER_RANGE_MM } from '@/core/method';
 import { createPicture, removeRecords, useList, useOne, type Veneer } from '@/records';
-import { Button, Chips, FilePick, LengthField, Notice, Text, TextField, useSay } from '@/ui';
+import { Button, FilePick, LengthField, Notice, Text, TextField, useSay } from '@/ui';
 import { storePicture } from '@/worker';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
