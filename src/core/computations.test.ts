@@ -32,6 +32,17 @@ const CASES: [string, unknown, unknown][] = [
     { image: [[0, 0], [100, 0], [100, 100], [0, 100]], world: [[0, 0], [85.6, 0], [85.6, 53.98], [0, 53.98]], points: [[50, 50]] },
     { points: [[expect.closeTo(42.8, 9), expect.closeTo(26.99, 9)]], rmsMm: expect.closeTo(0, 9) },
   ], // prettier-ignore
+  [
+    'damage.tapmap',
+    { outline: [[0, 0], [100, 0], [100, 60], [0, 60]], taps: [{ x: 20, y: 20, hollow: false }] }, // prettier-ignore
+    {
+      looseOutlines: [],
+      looseMm2: 0,
+      openShare: expect.any(Number),
+      confidence: expect.any(Number),
+      next: { x: expect.any(Number), y: expect.any(Number) },
+    },
+  ],
   ['units.length', { text: `2' 3 5/8"` }, { mm: expect.closeTo(701.675, 6) }],
   ['units.length', { text: '.5', unit: 'in' }, { mm: 12.7 }],
   [

@@ -2,6 +2,7 @@ import type { ObjectSchema } from 'joi';
 import { schedule, scheduleSchema } from './bench';
 import { assertValid, type JobContext } from './check';
 import { colourDifference, differenceSchema } from './colour';
+import { tapMap, tapMapSchema } from './tapping';
 import { rectify, rectifySchema } from './geometry';
 import { rankMethods, rankSchema, type RepairCase } from './method';
 import { lengthSchema, readLength } from './length';
@@ -37,6 +38,7 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['wood.movement', computation(movementSchema, woodMovement, 'wood.movement')],
   ['colour.difference', computation(differenceSchema, colourDifference, 'colour.difference')],
   ['geometry.rectify', computation(rectifySchema, rectify, 'geometry.rectify')],
+  ['damage.tapmap', computation(tapMapSchema, tapMap, 'damage.tapmap')],
   ['units.length', computation(lengthSchema, readLength, 'units.length')],
   ['method.rank', computation<RepairCase>(rankSchema, (value) => rankMethods(value), 'method.rank')],
   ['bench.schedule', computation(scheduleSchema, schedule, 'bench.schedule')],

@@ -78,6 +78,9 @@ export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
     kind: keys(DAMAGE_KINDS).required(),
     outline: places(0, 500).required(),
     roughAreaMm2: Joi.number().min(0).max(1e7),
+    taps: Joi.array()
+      .items(Joi.object({ at: place.required(), hollow: Joi.boolean().required() }))
+      .max(400),
     answers: Joi.object({
       openingMm: millimetres(0, 200),
       woodAllPresent: Joi.boolean(),

@@ -69,6 +69,8 @@ export type Damage = {
   /** Size from a quick answer, until there is an outline. */
   roughAreaMm2?: number;
   answers: Answers;
+  /** Taps on the face, places as fractions of its picture. */
+  taps?: { at: Point; hollow: boolean }[];
   method?: MethodId;
   methodReason: string;
   glue: GlueChoice;

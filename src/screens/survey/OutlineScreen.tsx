@@ -184,6 +184,9 @@ export function OutlineScreen() {
           {survey.problem}
         </Notice>
       )}
+      {body.kind === 'liftedEdge' ? (
+        <Button label="Find it by tapping" onPress={() => router.push(`/damage/${damage.id}/tap`)} />
+      ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
         <Button label="Undo" onPress={undo} disabled={past.length === 0} />
         <Button label="Redo" onPress={redo} disabled={future.length === 0} />

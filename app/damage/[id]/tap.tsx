@@ -1,0 +1,1 @@
+export { TapScreen as default } from '@/screens/survey/TapScreen';

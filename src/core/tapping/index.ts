@@ -1,0 +1,1 @@
+export { tapMap, tapMapSchema, type Tap, type TapMap, type TapMapInput } from './tapmap';

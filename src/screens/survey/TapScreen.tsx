@@ -1,0 +1,232 @@
+import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Circle, G, Line, Polygon as SvgPolygon } from 'react-native-svg';
+import useSWR from 'swr';
+import type { Point } from '@/core/geometry';
+import type { TapMap } from '@/core/tapping';
+import { Button, Figure, materials, Notice, Text } from '@/ui';
+import { computeInWorker } from '@/worker';
+import { boardOf, damageLabel, type Board } from '../shared/derive';
+import { FaceBoard, inPicture, onFaceMm } from '../shared/FaceBoard';
+import { Missing } from '../shared/Missing';
+import { Page } from '../shared/Page';
+import { TrailList } from '../shared/Trail';
+import { useChange } from '../shared/useAct';
+import { useDamageView } from '../shared/usePiece';
+import { useUnits } from '../shared/useUnits';
+
+type PlacedTap = { x: number; y: number; hollow: boolean };
+
+/** The map of taps, worked out in the worker and again at each tap. */
+function useTapMap(board: Board | undefined, taps: PlacedTap[]): { map?: TapMap; problem?: string } {
+  const input = board ? { outline: board.plane.outline, taps } : undefined;
+  const { data, error } = useSWR<TapMap, Error>(
+    input ? ['tapmap', JSON.stringify(input)] : null,
+    async () => (await computeInWorker('damage.tapmap', input)) as TapMap,
+    { keepPreviousData: true, shouldRetryOnError: false },
+  );
+  return { ...(data ? { map: data } : {}), ...(error ? { problem: error.message } : {}) };
+}
+
+/** Tapping across veneer: where it sounds solid and where hollow, what is loose, and where to tap next. */
+export function TapScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const view = useDamageView(id);
+  const change = useChange();
+  const { area } = useUnits();
+  const [aimed, setAimed] = useState<Point>();
+  const { damage, face, piece } = view;
+  const result = face ? boardOf(face.body) : undefined;
+  const board = result?.ok ? result.value : undefined;
+  const taps = board
+    ? (damage?.body.taps ?? []).map(({ at, hollow }): PlacedTap => {
+        const [x, y] = onFaceMm(board, at);
+        return { x, y, hollow };
+      })
+    : [];
+  const { map, problem } = useTapMap(board, taps);
+  if (!damage || !piece) return <Missing what="This damage" loading={view.loading} />;
+  const back = { href: `/damage/${damage.id}` as const, label: 'Outline' };
+  if (!face || !board) {
+    return (
+      <Page title="Tap map" eyebrow={damageLabel(damage.body)} back={back}>
+        <Notice kind="rest">Taps are placed on the face to scale. Set the scale of the face first.</Notice>
+      </Page>
+    );
+  }
+  const spot = aimed ?? (map ? ([map.next.x, map.next.y] as const) : undefined);
+  const stored = damage.body.taps ?? [];
+  const heard = (hollow: boolean): void => {
+    if (!spot) return;
+    change(damage, { taps: [...stored, { at: inPicture(board, spot), hollow }] });
+    setAimed(undefined);
+  };
+  const [largest, ...others] = map?.looseOutlines ?? [];
+  const take = (): void => {
+    if (!largest) return;
+    change(damage, { outline: largest.map((p) => inPicture(board, p)) });
+    router.push(`/damage/${damage.id}`);
+  };
+  return (
+    <Page
+      title="Tap map"
+      eyebrow={`${piece.body.name} · ${face.body.name}`}
+      back={back}
+      list={<TrailList view={view} />}
+      board={
+        <FaceBoard
+          face={face}
+          damages={[]}
+          label="Face with taps. Tap to choose another place."
+          phoneHeight={330}
+          onTap={setAimed}
+          over={(k) => <Taps taps={taps} loose={map?.looseOutlines ?? []} spot={spot} k={k} />}
+        />
+      }
+    >
+      <Text>
+        Tap the wood at the cross with a knuckle or a fingernail, and say how it sounds. The cross goes where
+        a tap tells most; touch the picture to tap elsewhere.
+      </Text>
+      <View style={styles.two}>
+        <View style={styles.half}>
+          <Button
+            label="Solid"
+            kind="main"
+            name="It sounds solid"
+            disabled={!spot}
+            onPress={() => heard(false)}
+          />
+        </View>
+        <View style={styles.half}>
+          <Button
+            label="Hollow"
+            kind="main"
+            name="It sounds hollow"
+            disabled={!spot}
+            onPress={() => heard(true)}
+          />
+        </View>
+      </View>
+      {problem ? <Notice kind="stop">{problem}</Notice> : null}
+      {map ? (
+        <View style={styles.figures}>
+          <Figure
+            label="Loose"
+            value={area(map.looseMm2)}
+            note={others.length > 0 ? `in ${others.length + 1} places` : ' '}
+            source="Worked out here: taps as noisy readings of a field over the face (Gaussian process); a misheard tap is outvoted by its neighbours."
+          />
+          <Figure
+            label="Still open"
+            value={String(Math.round(map.openShare * 100))}
+            unit="%"
+            note="of the face"
+          />
+          <Figure label="Taps" value={String(taps.length)} />
+        </View>
+      ) : null}
+      <View style={styles.two}>
+        <Button
+          label="Take back the last tap"
+          disabled={stored.length === 0}
+          onPress={() => change(damage, { taps: stored.slice(0, -1) })}
+        />
+        <Button label="Take this as the outline" disabled={!largest} onPress={take} />
+      </View>
+      {others.length > 0 ? (
+        <Text kind="quiet">
+          The largest loose place becomes the outline. Outline each other one as a damage of its own.
+        </Text>
+      ) : null}
+      <Text kind="quiet">
+        Filled discs sounded solid, open rings hollow. The pale field is more likely loose than not.
+      </Text>
+    </Page>
+  );
+}
+
+function Taps({
+  taps,
+  loose,
+  spot,
+  k,
+}: {
+  taps: PlacedTap[];
+  loose: TapMap['looseOutlines'];
+  spot: Point | undefined;
+  k: number;
+}) {
+  const px = 1 / k;
+  return (
+    <G>
+      {loose.map((o, i) => (
+        <SvgPolygon
+          key={i}
+          points={o.map((p) => p.join(',')).join(' ')}
+          fill={materials.lit}
+          fillOpacity={0.35}
+          stroke={materials.lit}
+          strokeWidth={2 * px}
+          strokeDasharray={`${2 * px} ${4 * px}`}
+        />
+      ))}
+      {taps.map((t, i) => (
+        <G key={i}>
+          <Circle cx={t.x} cy={t.y} r={7 * px} fill={materials.badge} />
+          <Circle
+            cx={t.x}
+            cy={t.y}
+            r={4.5 * px}
+            fill={t.hollow ? materials.badge : materials.onBadge}
+            stroke={materials.onBadge}
+            strokeWidth={1.5 * px}
+          />
+        </G>
+      ))}
+      {spot ? (
+        <G>
+          <Circle
+            cx={spot[0]}
+            cy={spot[1]}
+            r={15 * px}
+            fill="none"
+            stroke={materials.badge}
+            strokeWidth={5 * px}
+          />
+          <Circle
+            cx={spot[0]}
+            cy={spot[1]}
+            r={15 * px}
+            fill="none"
+            stroke={materials.onBadge}
+            strokeWidth={2.5 * px}
+          />
+          <Line
+            x1={spot[0] - 22 * px}
+            x2={spot[0] + 22 * px}
+            y1={spot[1]}
+            y2={spot[1]}
+            stroke={materials.onBadge}
+            strokeWidth={2 * px}
+          />
+          <Line
+            x1={spot[0]}
+            x2={spot[0]}
+            y1={spot[1] - 22 * px}
+            y2={spot[1] + 22 * px}
+            stroke={materials.onBadge}
+            strokeWidth={2 * px}
+          />
+        </G>
+      ) : null}
+    </G>
+  );
+}
+
+const styles = StyleSheet.create({
+  two: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
+  half: { flexGrow: 1 },
+  figures: { flexDirection: 'row', flexWrap: 'wrap', gap: 16 },
+});
