@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import jpeg from 'jpeg-js';
-import { homographyFrom, project, type Point, type Polygon } from '../src/core/geometry';
+import { contains, homographyFrom, project, type Point, type Polygon } from '../src/core/geometry';
 import type { Raster } from '../src/core/picture';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece, SHOP_ID } from '../src/records/defaults';
 import type { AnyStored, Bodies, Kind } from '../src/records/types';
@@ -144,6 +144,9 @@ const SHEETS: {
   },
 ];
 
+/** Where the cabinet's side was tapped, mm. */
+const TAPS: Point[] = [[120, 90], [260, 180], [400, 90], [400, 270], [120, 270], [470, 60], [505, 185], [480, 185], [508, 140], [508, 230], [490, 250], [490, 120], [512, 110], [512, 262], [498, 210], [470, 150]]; // prettier-ignore
+
 /** The demo scenario: a village reading room's furniture. All invented; pictures generated, or in the public domain. */
 export async function readingRoom(): Promise<AnyStored[]> {
   const { widthMm, heightMm } = LECTERN.size;
@@ -219,6 +222,10 @@ export async function readingRoom(): Promise<AnyStored[]> {
       ...newDamage('cabinet', 'cabinet-side', 1, 'liftedEdge'),
       outline: onCabinet(CABINET.lifted),
       answers: { woodAllPresent: true },
+      taps: TAPS.map(([x, y]) => ({
+        at: onCabinet([[x, y]])[0] ?? [0, 0],
+        hollow: contains(CABINET.lifted, [x, y]),
+      })),
     }),
     stored('piece', 'settle', { ...settle, client: 'Village reading room', school: 'paint', goal: 'paint' }),
     stored('picture', 'settle-photo', { name: 'painted pine', widthPx: 512, heightPx: 512, jpeg: cladding }),

@@ -38,7 +38,8 @@ test('a JPEG that lies on its side by its EXIF note is turned upright', async ({
   turned.writeUInt16BE(304, frame + 5);
   await page.goto('/stock');
   await pick(page, 'Add a veneer from a photo', file('side.jpg', turned));
-  const image = page.getByRole('img', { name: /^Photo of Veneer/ });
+  await expect(page.getByRole('heading', { name: /^Veneer \d/, level: 1 })).toBeVisible();
+  const image = page.getByRole('img', { name: /^Photo of Veneer/ }).first();
   await expect(image).toBeVisible();
   const [text = ''] = await storedTexts(page, 'picture/');
   const { body }: { body: { widthPx: number; heightPx: number } } = JSON.parse(text);

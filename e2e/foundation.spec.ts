@@ -12,6 +12,7 @@ const ROUTES = [
   '/face/lectern-slope/grain',
   '/damage/lectern-1',
   '/damage/cabinet-1/decide',
+  '/damage/cabinet-1/tap',
   '/damage/lectern-1/press',
   '/damage/lectern-2/patch',
   '/damage/lectern-2/blend',

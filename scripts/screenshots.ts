@@ -19,6 +19,7 @@ const VIEWS: View[] = [
   { name: 'face', route: '/face/lectern-slope', ready: 'What it is made of' },
   { name: 'scale', route: '/face/cabinet-side/scale', ready: 'Scale at the centre' },
   { name: 'outline', route: '/damage/lectern-1', ready: 'Perimeter' },
+  { name: 'tap', route: '/damage/cabinet-1/tap', ready: 'Still open' },
   { name: 'decide', route: '/damage/cabinet-1/decide', ready: 'Recommended' },
   { name: 'press', route: '/damage/lectern-1/press', ready: 'Under pressure' },
   { name: 'patch', route: '/damage/lectern-2/patch', ready: 'Old ground' },

@@ -8,13 +8,15 @@ type Props = {
   onPress: () => void;
   kind?: 'main' | 'plain' | 'quiet' | 'danger';
   disabled?: boolean;
+  /** For hands that hold something else: as wide as there is room, and tall. */
+  big?: boolean;
   icon?: ReactNode;
   /** What a reader that speaks says, when the label alone is not enough. */
   name?: string;
 };
 
 /** An action. One main action per view; the rest are plain. */
-export function Button({ label, onPress, kind = 'plain', disabled = false, icon, name }: Props) {
+export function Button({ label, onPress, kind = 'plain', disabled = false, big = false, icon, name }: Props) {
   const theme = useTheme();
   const main = kind === 'main';
   const tone = main ? 'onChosen' : kind === 'danger' ? 'oxblood' : 'ink';
@@ -32,6 +34,7 @@ export function Button({ label, onPress, kind = 'plain', disabled = false, icon,
           styles.plain,
           { borderColor: kind === 'danger' ? theme.oxblood : theme.control },
         ],
+        big && styles.big,
         pressed && styles.pressed,
         disabled && styles.disabled,
       ]}
@@ -56,6 +59,7 @@ const styles = StyleSheet.create({
   },
   main: { paddingHorizontal: space(5), minHeight: 52 },
   plain: { borderWidth: 1.5, borderRadius: 6 },
+  big: { minHeight: 84, alignSelf: 'stretch' },
   pressed: { opacity: 0.75 },
   disabled: { opacity: 0.45 },
   icon: { marginRight: space(2) },

@@ -114,6 +114,16 @@ const centre = (g: Grid, i: number): Point => [
   g.top + (Math.floor(i / g.columns) + 0.5) * g.cell,
 ];
 
+/** A knuckle needs room: the next tap is not asked for on the very rim. */
+function offRim(g: Grid, i: number): boolean {
+  const column = i % g.columns;
+  return (
+    column > 0 &&
+    column < g.columns - 1 &&
+    [i - 1, i + 1, i - g.columns, i + g.columns].every((j) => g.inside[j] === true)
+  );
+}
+
 /** Outlines of cells whose value is above zero, in mm. */
 function zeroOutlines(values: number[], g: Grid, outline: Polygon): Polygon[] {
   // A rim of solid cells closes outlines that run to the edge of the area; what lies beyond is cut off after.
@@ -212,7 +222,7 @@ export async function tapMap(
     sure += Math.max(hollow, 1 - hollow);
     if (hollow > 0.25 && hollow < 0.75) open++;
     const gain = n < LOOK_ROUND_TAPS ? deviation : BOUNDARY_LEAN * deviation - Math.abs(value);
-    if (gain > bestGain) {
+    if (gain > bestGain && offRim(g, i)) {
       bestGain = gain;
       next = [x, y];
     }

@@ -92,6 +92,7 @@ export function TapScreen() {
       <View style={styles.two}>
         <View style={styles.half}>
           <Button
+            big
             label="Solid"
             kind="main"
             name="It sounds solid"
@@ -101,6 +102,7 @@ export function TapScreen() {
         </View>
         <View style={styles.half}>
           <Button
+            big
             label="Hollow"
             kind="main"
             name="It sounds hollow"
@@ -227,6 +229,6 @@ function Taps({
 
 const styles = StyleSheet.create({
   two: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
-  half: { flexGrow: 1 },
+  half: { flex: 1, minWidth: 130 },
   figures: { flexDirection: 'row', flexWrap: 'wrap', gap: 16 },
 });
