@@ -182,6 +182,149 @@ const ROWS: Row[] = [
   ],
 ];
 
+const SOLID: SurfaceFacts = { build: 'solid', show: true, finishNow: 'shellac', goal: 'shellac' };
+const OILED: SurfaceFacts = { ...FACE, finishNow: 'oil', goal: 'oil' };
+const BARE: SurfaceFacts = { ...FACE, finishNow: 'bare' };
+const PARTICLE: SurfaceFacts = { ...FACE, build: 'particleBoard' };
+const TINY: DamageFacts = { ...CHIP, areaMm2: 30, alongMm: 8, acrossMm: 2.5, atEdge: false };
+
+/** More of the same, shorter: damage, face, school → first choice. All common practice. */
+const FIRST: [string, DamageFacts, SurfaceFacts, School, MethodId][] = [
+  ['open edge on particle board', LIFTED, PARTICLE, 'clear', 'floodAndPress'],
+  ['open edge, oil to come', LIFTED, OILED, 'clear', 'floodAndPress'],
+  [
+    'open edge, live hide glue, paint',
+    { ...LIFTED, oldGlue: 'hide', glueLine: 'clean' },
+    PAINTED,
+    'paint',
+    'reactivate',
+  ],
+  ['open edge, powdery', { ...LIFTED, glueLine: 'powdery' }, FACE, 'clear', 'floodAndPress'],
+  [
+    'open edge, powdery, conserve',
+    { ...LIFTED, oldGlue: 'hide', glueLine: 'powdery' },
+    FACE,
+    'conserve',
+    'floodAndPress',
+  ],
+  ['open edge, brittle', { ...LIFTED, brittle: true }, FACE, 'clear', 'floodAndPress'],
+  [
+    'blister, powdery glue',
+    { ...LIFTED, atEdge: false, glueLine: 'powdery', oldGlue: 'other' },
+    FACE,
+    'clear',
+    'injectAndPress',
+  ],
+  [
+    'blister, conserve',
+    { ...LIFTED, atEdge: false, oldGlue: 'hide', glueLine: 'clean' },
+    FACE,
+    'conserve',
+    'reactivate',
+  ],
+  ['blister, paint', { ...LIFTED, atEdge: false }, PAINTED, 'paint', 'injectAndPress'],
+  [
+    'most of a panel, other glue',
+    { ...LIFTED, oldGlue: 'other', faceShare: 0.7, glueLine: 'waxy' },
+    FACE,
+    'conserve',
+    'liftAndRelay',
+  ],
+  ['chip, oil to come', CHIP, OILED, 'clear', 'veneerPatch'],
+  ['chip on bare wood', CHIP, BARE, 'clear', 'veneerPatch'],
+  ['chip on particle board', CHIP, PARTICLE, 'clear', 'veneerPatch'],
+  ['chip inside the face', { ...CHIP, atEdge: false }, FACE, 'clear', 'veneerPatch'],
+  ['chip, finish that stays', CHIP, KEPT, 'clear', 'veneerPatch'],
+  ['chip, finish that stays, conserve', { ...CHIP, donor: false }, KEPT, 'conserve', 'veneerPatch'],
+  ['chip, hidden, paint', CHIP, { ...PAINTED, show: false }, 'paint', 'bareFiller'],
+  ['tiny loss, bare wood to be finished', TINY, BARE, 'clear', 'bareFiller'],
+  ['tiny loss, finish comes off', TINY, FACE, 'clear', 'bareFiller'],
+  ['tiny loss, paint', TINY, PAINTED, 'paint', 'bareFiller'],
+  ['tiny loss, varnish that stays', TINY, { ...KEPT, finishNow: 'varnish' }, 'clear', 'burnIn'],
+  ['tiny loss, wax only', TINY, { ...KEPT, finishNow: 'wax' }, 'clear', 'hardWax'],
+  ['tiny loss, conserve', TINY, KEPT, 'conserve', 'leave'],
+  ['edge band, paint', { ...CHIP, edgeBanding: true }, { ...FACE, goal: 'lacquer' }, 'clear', 'edgeStrip'],
+  [
+    'edge band, conserve, no donor',
+    { ...CHIP, edgeBanding: true, donor: false },
+    FACE,
+    'conserve',
+    'edgeStrip',
+  ],
+  ['two thirds gone, clear', { ...CHIP, areaMm2: 150_000, faceShare: 0.66 }, FACE, 'clear', 'reveneer'],
+  [
+    'loss on solid wood, paint',
+    CHIP,
+    { ...SOLID, finishNow: 'paint', goal: 'paint' },
+    'paint',
+    'polyesterFiller',
+  ],
+];
+
+test.each(FIRST)('common practice: %s', (_, damage, surface, school, first) => {
+  expect(rankMethods({ damage, surface, school }).ranked[0]?.method).toBe(first);
+});
+
+/** What must never be offered, whatever else is known: damage, face, school, method, words. */
+const NEVER: [string, DamageFacts, SurfaceFacts, School, MethodId, string][] = [
+  ['no glue on wax', { ...LIFTED, glueLine: 'waxy' }, FACE, 'clear', 'floodAndPress', 'no glue holds'],
+  [
+    'heat on another glue',
+    { ...LIFTED, oldGlue: 'other' },
+    FACE,
+    'conserve',
+    'reactivate',
+    'Only old hide glue',
+  ],
+  ['flooding without a mouth', { ...LIFTED, atEdge: false }, FACE, 'paint', 'floodAndPress', 'no mouth'],
+  ['leaving a lifted edge', LIFTED, KEPT, 'conserve', 'leave', 'active damage'],
+  ['cyanoacrylate on a large area', LIFTED, PAINTED, 'paint', 'tack', 'too large'],
+  ['cyanoacrylate in conservation', { ...LIFTED, areaMm2: 50 }, FACE, 'conserve', 'tack', 'cannot be undone'],
+  [
+    'a patch on a rotten core',
+    { ...CHIP, coreSound: false },
+    FACE,
+    'clear',
+    'veneerPatch',
+    'Mend the core first',
+  ],
+  ['filler on a clear show face', CHIP, FACE, 'clear', 'bareFiller', 'shows under a clear finish'],
+  ['filler on a finish that stays', CHIP, KEPT, 'clear', 'bareFiller', 'The finish stays'],
+  ['polyester under a clear finish', CHIP, FACE, 'clear', 'polyesterFiller', 'only paint'],
+  ['putty on a clear show face', CHIP, FACE, 'clear', 'epoxyPutty', 'opaque'],
+  ['burn-in on oil', TINY, { ...KEPT, finishNow: 'oil' }, 'clear', 'burnIn', 'hard film'],
+  ['burn-in on bare wood', TINY, BARE, 'clear', 'burnIn', 'hard film'],
+  ['wax under a new finish', TINY, FACE, 'clear', 'hardWax', 'Nothing bonds over wax'],
+  ['a new sheet in conservation', { ...CHIP, faceShare: 0.6 }, FACE, 'conserve', 'reveneer', 'patina'],
+  ['a new sheet for one chip', CHIP, FACE, 'clear', 'reveneer', 'small part'],
+  [
+    'a harvested patch without a donor',
+    { ...CHIP, donor: false },
+    FACE,
+    'clear',
+    'harvestedPatch',
+    'No hidden place',
+  ],
+  ['an edge strip on the face', { ...CHIP, edgeBanding: false }, FACE, 'clear', 'edgeStrip', 'on the face'],
+  ['veneer work on solid wood', LIFTED, SOLID, 'clear', 'floodAndPress', 'no veneer'],
+  ['a veneer patch on solid wood', CHIP, SOLID, 'clear', 'veneerPatch', 'no veneer'],
+  ['taking up a sound panel', LIFTED, FACE, 'clear', 'liftAndRelay', 'Most of the face is sound'],
+  ['leaving a large loss', CHIP, FACE, 'conserve', 'leave', 'too large to be called wear'],
+  ['a patch for what is only lifted', LIFTED, FACE, 'clear', 'veneerPatch', 'this is lifted edge'],
+  ['pressing down what is gone', CHIP, FACE, 'clear', 'floodAndPress', 'this is missing veneer'],
+];
+
+test.each(NEVER)('common practice, never: %s', (_, damage, surface, school, method, words) => {
+  const { ranked, excluded } = rankMethods({ damage, surface, school });
+  expect(ranked.map((r) => r.method)).not.toContain(method);
+  expect(
+    excluded
+      .find((e) => e.method === method)
+      ?.because.map((b) => b.text)
+      .join(' '),
+  ).toContain(words);
+});
+
 test.each(ROWS)('common practice: %s', (_, damage, surface, school, first, aside) => {
   const { ranked, excluded } = rankMethods({ damage, surface, school });
   expect(ranked[0]?.method).toBe(first);

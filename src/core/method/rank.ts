@@ -14,7 +14,8 @@ import {
 } from './facts';
 import { METHODS, type Criterion, type Method, type MethodId } from './methods';
 import type { Rule } from './rule';
-import { LIFTED_RULES, MISSING_RULES } from './veneerRules';
+import { LIFTED_RULES } from './liftedRules';
+import { MISSING_RULES } from './missingRules';
 
 export const RULES: readonly Rule[] = [...LIFTED_RULES, ...MISSING_RULES];
 
