@@ -25,7 +25,8 @@ export type RepairWork = {
   label: string;
   method: MethodId;
   areaMm2: number;
-  glue?: { label: string; clampMin: number; workableMin: number };
+  /** `caution` is said with the pressing itself, such as a shop too cold for this glue. */
+  glue?: { label: string; clampMin: number; workableMin: number; caution?: string };
   clamps?: { resource: string; count: number };
   shimSheets: number;
   powderyGlueLine: boolean;
@@ -75,7 +76,7 @@ function repairSteps(repair: RepairWork): Step[] {
       key: 'press',
       phase,
       title: press.title,
-      detail: `${press.detail} ${glue.label}.`,
+      detail: [press.detail, `${glue.label}.`, glue.caution].filter(Boolean).join(' '),
       attended: Math.max(5, Math.ceil(layingMinutes(areaMm2, count)) + 8),
       unattended: glue.clampMin,
       needs: clamps ? { [clamps.resource]: count } : {},

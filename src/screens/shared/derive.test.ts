@@ -1,3 +1,4 @@
+import { tasksFor } from '@/core/bench';
 import type { BlendPlan } from '@/core/colour';
 import type { Point } from '@/core/geometry';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece } from '@/records/defaults';
@@ -201,6 +202,17 @@ describe('work and trail', () => {
       expect(resourcesOf(DEFAULT_SHOP)[r.clamps?.resource ?? '']).toBeGreaterThanOrEqual(
         r.clamps?.count ?? 0,
       );
+  });
+
+  test('too cold for the glue: the plan says so at the press, and that its times are those of 20 °C', () => {
+    const press = (temperatureC: number) =>
+      tasksFor(workOf(p, [f], [d1], [v], { ...DEFAULT_SHOP, temperatureC }, new Map())).find(
+        (t) => t.id === 'd1/press',
+      );
+    expect(press(20)?.detail).not.toContain('does not set');
+    expect(press(3)?.detail).toContain('does not set soundly below 10 °C');
+    expect(press(3)?.detail).toContain('reckons with its times at 20 °C');
+    expect(press(3)?.unattendedMin).toBe(press(20)?.unattendedMin);
   });
 
   const view = (faces: Stored<'face'>[], damages: Stored<'damage'>[]) => ({

@@ -296,7 +296,9 @@ export function workOf(
     const plan = survey.ok ? pressPlan(piece.body, method, d.body, survey.value, shop) : undefined;
     const press = plan?.ok ? plan.value : undefined;
     const adhesive = press?.adhesive ?? adhesiveById(suggestAdhesive(method, piece.body.school).id);
-    const times = press?.times.ok ? press.times.value : glueTimes(adhesive, 20);
+    const here = press?.times ?? attempt(() => glueTimes(adhesive, shop.temperatureC));
+    const times = here.ok ? here.value : glueTimes(adhesive, 20);
+    const caution = here.ok ? {} : { caution: `${here.problem} The plan reckons with its times at 20 °C.` };
     const veneer = veneers.find((v) => v.id === d.body.patch.veneerId)?.body;
     const glued = ['reglue', 'patch'].includes(methodById(method).family);
     const count = press ? Math.min(press.layout.clamps.length, Math.max(1, press.owned)) : 0;
@@ -309,7 +311,14 @@ export function workOf(
         method,
         areaMm2: press?.areaMm2 ?? d.body.roughAreaMm2 ?? 2000,
         ...(glued
-          ? { glue: { label: adhesive.label, clampMin: times.clampMin, workableMin: times.workableMin } }
+          ? {
+              glue: {
+                label: adhesive.label,
+                clampMin: times.clampMin,
+                workableMin: times.workableMin,
+                ...caution,
+              },
+            }
           : {}),
         ...(glued && press && !handHeld && press.owned > 0
           ? { clamps: { resource: press.clamp.id, count } }
