@@ -13,7 +13,7 @@ export type Step = {
   after?: string[];
 };
 
-/** Attended minutes here are common practice for a careful hand; the log shows what they really took. */
+/** Attended minutes are from memory, for a careful hand; the log shows what they really took. */
 export const REGLUE_PREPARATION: Partial<Record<MethodId, Step[]>> = {
   floodAndPress: [
     {

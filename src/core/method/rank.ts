@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { assertRange } from '../check';
-import { QUESTIONS, type AskedFact, type DamageFacts, DAMAGE_KINDS } from '../damage';
+import { QUESTIONS, type AskedFact, DAMAGE_KINDS } from '../damage';
 import { describeSource } from '../sources';
 import {
   BUILDS,
@@ -150,5 +150,3 @@ export function rankMethods(input: RepairCase, rules: readonly Rule[] = RULES): 
   const facts = factsOf(input);
   return { ...rankFacts(facts, rules), questions: openQuestions(facts, rules) };
 }
-
-export type { DamageFacts };

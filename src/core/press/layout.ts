@@ -15,7 +15,7 @@ import {
   type Point,
   type Polygon,
 } from '../geometry';
-import { practice, sourced } from '../sources';
+import { memory, practice, sourced } from '../sources';
 import type { ClampKind } from './clamps';
 
 export type PressInput = {
@@ -206,8 +206,8 @@ export function suggestClamp(
 
 /** Minutes to spread glue and set clamps. */
 export const LAYING = {
-  spreadMinPer100Cm2: sourced(1, practice('brushing or flooding 100 cm² takes about a minute')),
-  minPerClamp: sourced(0.5, practice('a clamp is set in about half a minute')),
+  spreadMinPer100Cm2: sourced(1, memory('brushing or flooding 100 cm² takes about a minute')),
+  minPerClamp: sourced(0.5, memory('a clamp is set in about half a minute')),
 };
 
 /** How long it takes from first glue to last clamp. */

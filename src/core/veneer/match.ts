@@ -1,5 +1,5 @@
 import { deltaE00, type Tones } from '../colour';
-import { derived, memory, practice, sourced, type Source } from '../sources';
+import { derived, practice, sourced, type Source } from '../sources';
 import { thicknessPlan, type ThicknessPlan } from './thickness';
 
 export type Candidate = {
@@ -52,9 +52,6 @@ const contrast = (t: Tones): number => t.ground[0] - t.line[0];
 /** Where the numbers of a match come from, for the screen. */
 export const MATCH_SOURCE: Source = derived(
   'CIEDE2000 between the whole tones in the two photos, plus a charge for every L* darker than the old ground, for a weaker, stronger, straighter or wilder figure, and for shims',
-);
-export const SPECIES_NOTE: Source = memory(
-  'the same species ages and takes colour alike; it breaks a near tie',
 );
 
 function matchOne(wanted: Wanted, candidate: Candidate): Match {

@@ -1,5 +1,5 @@
 import { assertRange } from '../check';
-import { memory, practice, sourced, type Sourced } from '../sources';
+import { memory, sourced, type Sourced } from '../sources';
 
 /** A sheet of paper glued on both sides: about 0.1 mm of paper and two films of glue. */
 export const SHIM_SHEET_MM: Sourced = sourced(
@@ -11,7 +11,10 @@ export const SHIM_SHEET_MM: Sourced = sourced(
 /** A patch may stand this much proud; that is levelled away. mm. */
 const WANTED_PROUD_MM = 0.05;
 /** More than three sheets make a soft bed. */
-export const MOST_SHIMS: Sourced = sourced(3, practice('one or two sheets; three at most'));
+export const MOST_SHIMS: Sourced = sourced(
+  3,
+  memory('one or two sheets are common practice; a third is taken as the most'),
+);
 
 export type ThicknessPlan = {
   sheets: number;

@@ -18,7 +18,7 @@ export type Species = {
   crushingMPa?: Sourced;
 };
 
-/** How well the row is known: `table` was compared with the published figures we have, `memory` was not. */
+/** How sure a row is: both were written down from memory; `table` rows were checked against a second list of the same figures. */
 type Known = 'table' | 'memory';
 type Row = [
   id: string,
@@ -94,7 +94,12 @@ function speciesOf([
   crushing,
 ]: Row): Species {
   const from = (value: number, table: string): Sourced =>
-    sourced(value, known === 'table' ? published(HANDBOOK, table) : memory(`${HANDBOOK}, ${table}`));
+    sourced(
+      value,
+      known === 'table'
+        ? published(HANDBOOK, `${table}, written down from memory`)
+        : memory(`${HANDBOOK}, ${table}`),
+    );
   const strength = 'Tables 5-3 to 5-5, 12 % moisture';
   const shrinkage = 'Tables 4-3 and 4-4';
   return {
