@@ -4,6 +4,7 @@ import jpeg from 'jpeg-js';
 import { contains, homographyFrom, project, type Point, type Polygon } from '../src/core/geometry';
 import type { Raster } from '../src/core/picture';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece, SHOP_ID } from '../src/records/defaults';
+import { SHAPE_VERSION } from '../src/records/schemas';
 import type { AnyStored, Bodies, Kind } from '../src/records/types';
 import { veneerFigure, type Figure } from './figure';
 import { paint, paintLifted, paintLoss, photograph } from './photo';
@@ -18,7 +19,7 @@ const encode = (raster: Raster, quality = 80): string =>
     .data.toString('base64');
 
 const stored = <K extends Kind>(kind: K, id: string, body: Bodies[K]): AnyStored =>
-  ({ kind, id, version: 1, revision: 1, savedAt: WHEN, body }) as AnyStored;
+  ({ kind, id, version: SHAPE_VERSION, revision: 1, savedAt: WHEN, body }) as AnyStored;
 
 const pictureOf = (id: string, name: string, raster: Raster): AnyStored =>
   stored('picture', id, { name, widthPx: raster.width, heightPx: raster.height, jpeg: encode(raster) });

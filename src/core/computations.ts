@@ -2,9 +2,10 @@ import type { ObjectSchema } from 'joi';
 import { schedule, scheduleSchema } from './bench';
 import { assertValid, type JobContext } from './check';
 import { colourDifference, differenceSchema } from './colour';
+import { finishFromTests, finishTestSchema } from './finish';
 import { tapMap, tapMapSchema } from './tapping';
 import { rectify, rectifySchema } from './geometry';
-import { rankMethods, rankSchema, type RepairCase } from './method';
+import { rankMethods, rankSchema, type RankInput } from './method';
 import { lengthSchema, readLength } from './length';
 import { equilibriumMoisture, moistureSchema, movementSchema, woodMovement } from './wood';
 
@@ -39,8 +40,9 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['colour.difference', computation(differenceSchema, colourDifference, 'colour.difference')],
   ['geometry.rectify', computation(rectifySchema, rectify, 'geometry.rectify')],
   ['damage.tapmap', computation(tapMapSchema, tapMap, 'damage.tapmap')],
+  ['finish.test', computation(finishTestSchema, finishFromTests, 'finish.test')],
   ['units.length', computation(lengthSchema, readLength, 'units.length')],
-  ['method.rank', computation<RepairCase>(rankSchema, (value) => rankMethods(value), 'method.rank')],
+  ['method.rank', computation<RankInput>(rankSchema, (value) => rankMethods(value), 'method.rank')],
   ['bench.schedule', computation(scheduleSchema, schedule, 'bench.schedule')],
 ]);
 

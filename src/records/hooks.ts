@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import useSWR, { mutate } from 'swr';
 import { browserStore, localNow, newId } from './browserStore';
 import { DEFAULT_SHOP, SHOP_ID } from './defaults';
+import { SHAPE_VERSION } from './schemas';
 import type { Loaded } from './store';
 import type { AnyStored, Bodies, Kind, Picture, Shop, Stored } from './types';
 
@@ -91,7 +92,7 @@ export async function createRecord<K extends Exclude<Kind, 'picture'>>(
   body: Bodies[K],
   id: string = newId(),
 ): Promise<Stored<K>> {
-  const shown: Stored<K> = { kind, id, version: 1, revision: 1, savedAt: localNow(), body };
+  const shown: Stored<K> = { kind, id, version: SHAPE_VERSION, revision: 1, savedAt: localNow(), body };
   return optimistic<K, Stored<K>>(
     kind,
     (list) => ({ ...list, records: [...list.records, shown] }),

@@ -2,6 +2,8 @@ import type { AsyncStorage } from '@react-native-async-storage/async-storage';
 import fc from 'fast-check';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece } from './defaults';
 import { ConflictError, StoreError } from './errors';
+import { readRecord } from './migrate';
+import { SHAPE_VERSION } from './schemas';
 import { createStore } from './store';
 import { assertFileSize, exportText, importText } from './transfer';
 import type { AnyStored } from './types';
@@ -82,7 +84,14 @@ describe('store', () => {
     storage.data.set('piece/bad1', '{"kind":"piece","id":"bad1",');
     storage.data.set(
       'piece/bad2',
-      JSON.stringify({ kind: 'piece', id: 'bad2', version: 1, revision: 1, savedAt: NOW, body: { name: 7 } }),
+      JSON.stringify({
+        kind: 'piece',
+        id: 'bad2',
+        version: SHAPE_VERSION,
+        revision: 1,
+        savedAt: NOW,
+        body: { name: 7 },
+      }),
     );
     const { records, unreadable } = await store.list('piece');
     expect([records.length, unreadable]).toEqual([1, 2]);
@@ -148,7 +157,7 @@ describe('store', () => {
 });
 
 const stored = (over: Partial<AnyStored> & Pick<AnyStored, 'kind' | 'id' | 'body'>): unknown => ({
-  version: 1,
+  version: SHAPE_VERSION,
   revision: 1,
   savedAt: NOW,
   ...over,
@@ -165,6 +174,36 @@ const sample = (): AnyStored[] =>
     stored({ kind: 'picture', id: 'x1', body: { name: 'a', widthPx: 10, heightPx: 10, jpeg: '/9jAAAA' } }),
     stored({ kind: 'shop', id: 'shop', body: DEFAULT_SHOP }),
   ] as AnyStored[];
+
+test('a record of the first shape is read as it was, in the present shape', () => {
+  const old = { ...(sample()[0] ?? {}), version: 1 };
+  const read = readRecord(old);
+  expect(read.ok && read.record).toEqual({ ...old, version: SHAPE_VERSION });
+});
+
+test.each<[string, Record<string, unknown>]>([
+  ['a depth below nothing', { answers: { depthMm: -1 } }],
+  ['a hole without a size', { mark: { tool: 'circle', at: [0.5, 0.5] } }],
+  ['a crack of no width', { mark: { tool: 'line', points: [[0, 0], [1, 1]], widthMm: 0 } }], // prettier-ignore
+  ['an answer that is none of the answers', { answers: { oldGlue: 'jam' } }],
+  ['a field from nowhere', { mark: { tool: 'circle', at: [0.5, 0.5], diameterMm: 5, constructor: 1 } }],
+])('a damage with %s is not taken', (_, more) => {
+  const damage = stored({
+    kind: 'damage',
+    id: 'd',
+    body: { ...newDamage('p1', 'f1', 1, 'hole'), ...more } as never,
+  });
+  expect(readRecord(damage).ok).toBe(false);
+});
+
+test('a piece’s photos go with it, and come back with it', async () => {
+  const { store } = setUp();
+  const picture = { name: 'x', widthPx: 2, heightPx: 2, jpeg: '/9j/4AAQ' };
+  const { id } = await store.create('picture', 'pic1', picture);
+  await store.create('piece', 'p1', { ...PIECE, photos: [{ pictureId: id, role: 'overall', note: '' }] });
+  const removed = await store.remove([{ kind: 'piece', id: 'p1' }]);
+  expect(removed.map((r) => r.kind).sort()).toEqual(['picture', 'piece']);
+});
 
 describe('export and import', () => {
   test('everything comes back the same', () => {

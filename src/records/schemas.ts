@@ -1,15 +1,25 @@
 import Joi from 'joi';
 import { ADHESIVES } from '@/core/adhesive';
-import { DAMAGE_KINDS } from '@/core/damage';
+import { DAMAGE_KINDS, markSchema, MOST_DEPTH_MM } from '@/core/damage';
+import { finishTestSchema } from '@/core/finish';
 import { REFERENCE_OBJECTS } from '@/core/geometry';
-import { BUILDS, FINISH_GOALS, FINISHES_NOW, METHODS, SCHOOLS } from '@/core/method';
+import {
+  answersSchema,
+  BUILDS,
+  FINISH_GOALS,
+  FINISHES_NOW,
+  METHODS,
+  SCHOOLS,
+  stockSchema,
+  weightsSchema,
+} from '@/core/method';
 import { CLAMPS } from '@/core/press';
 import { PAPERS } from '@/core/print';
 import { PATCH_SHAPES } from '@/core/veneer';
 import type { Bodies, Kind } from './types';
 
 /** Version of every shape that this app writes. */
-export const SHAPE_VERSION = 1;
+export const SHAPE_VERSION = 2;
 
 const keys = (table: object): Joi.StringSchema => Joi.string().valid(...Object.keys(table));
 const ids = (list: readonly { id: string }[]): Joi.StringSchema =>
@@ -43,6 +53,59 @@ const scale = Joi.alternatives(
   }),
 );
 
+const shape = Joi.alternatives(
+  Joi.object({ kind: Joi.string().valid('rectangle', 'round').required() }),
+  Joi.object({
+    kind: Joi.string().valid('halfRound').required(),
+    straight: Joi.string().valid('top', 'bottom').required(),
+  }),
+  Joi.object({ kind: Joi.string().valid('polygon').required(), corners: places(3, 60).required() }),
+  Joi.object({ kind: Joi.string().valid('band').required(), round: Joi.boolean().required() }),
+);
+
+const degrees = Joi.number().min(0).max(180).required();
+const grainPlan = Joi.alternatives(
+  Joi.object({ kind: Joi.string().valid('radial').required(), at: place.required() }),
+  Joi.object({ kind: Joi.string().valid('border').required(), widthMm: millimetres(1, 1000).required() }),
+  Joi.object({
+    kind: Joi.string().valid('zones').required(),
+    zones: Joi.array()
+      .items(Joi.object({ name: text(80).required(), outline: places(3, 60).required(), degrees }))
+      .max(60)
+      .required(),
+  }),
+);
+
+const photos = Joi.array()
+  .items(
+    Joi.object({
+      pictureId: idSchema.required(),
+      role: Joi.string().valid('overall', 'raking', 'detail', 'before', 'after').required(),
+      note: text(500).required(),
+    }),
+  )
+  .max(60);
+
+const air = Joi.object({
+  temperatureC: Joi.number().min(-10).max(45).required(),
+  relativeHumidity: Joi.number().min(0).max(0.98).required(),
+});
+
+const parts = Joi.array()
+  .items(
+    Joi.object({
+      id: idSchema.required(),
+      kind: Joi.string().valid('part', 'screw', 'hardware').required(),
+      label: Joi.string().min(1).max(120).required(),
+      count: Joi.number().integer().min(1).max(999).required(),
+      lengthMm: millimetres(1, 3000),
+      from: text(300).required(),
+      odd: text(300).required(),
+      back: Joi.boolean().required(),
+    }),
+  )
+  .max(300);
+
 export const MOST_JPEG_CHARS = 4_000_000;
 
 export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
@@ -53,6 +116,10 @@ export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
     goal: keys(FINISH_GOALS).required(),
     note: text(4000).required(),
     createdAt: localTime.required(),
+    deadline: Joi.string().pattern(/^\d{4}-\d{2}-\d{2}$/),
+    home: Joi.object({ dry: air.required(), damp: air.required() }),
+    photos,
+    parts,
   }),
   face: Joi.object({
     pieceId: idSchema.required(),
@@ -70,6 +137,16 @@ export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
     scale,
     faceCorners: places(4, 4).required(),
     grain: places(2, 2),
+    shape,
+    grainPlan,
+    boardMm: millimetres(1, MOST_DEPTH_MM),
+    school: keys(SCHOOLS),
+    goal: keys(FINISH_GOALS),
+    photos,
+    thicknessReadings: Joi.array().items(millimetres(0.2, 6)).max(200),
+    moistureReadings: Joi.array().items(Joi.number().min(0.02).max(0.4)).max(200),
+    finishTests: finishTestSchema.extract('results').optional(),
+    wipeNote: text(2000),
   }),
   damage: Joi.object({
     pieceId: idSchema.required(),
@@ -83,14 +160,15 @@ export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
       .max(400),
     answers: Joi.object({
       openingMm: millimetres(0, 200),
-      woodAllPresent: Joi.boolean(),
-      oldGlue: Joi.string().valid('hide', 'other'),
-      glueLine: Joi.string().valid('clean', 'powdery', 'waxy'),
-      brittle: Joi.boolean(),
-      coreSound: Joi.boolean(),
-      donor: Joi.boolean(),
-      edgeBanding: Joi.boolean(),
+      depthMm: millimetres(0, MOST_DEPTH_MM),
+      ...answersSchema,
     }).required(),
+    mark: markSchema(place),
+    board: Joi.object({
+      acrossMm: millimetres(1, 3000).required(),
+      cut: Joi.string().valid('flat', 'quarter', 'rift').required(),
+      specificGravity: Joi.number().min(0.2).max(1.3),
+    }),
     method: ids(METHODS),
     methodReason: text(2000).required(),
     glue: Joi.object({
@@ -161,6 +239,9 @@ export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
     }).required(),
     theme: Joi.string().valid('daylight', 'lamplight', 'system').required(),
     paper: keys(PAPERS).required(),
+    weights: Joi.object(Object.fromEntries(Object.keys(SCHOOLS).map((k) => [k, weightsSchema]))),
+    materials: stockSchema,
+    shopping: stockSchema,
   }),
   picture: Joi.object({
     name: text(200).required(),

@@ -204,8 +204,13 @@ export function createStore(
 /** Names of the pictures that a record shows. */
 export function picturesOf(record: AnyStored): string[] {
   switch (record.kind) {
+    case 'piece':
+      return (record.body.photos ?? []).map((p) => p.pictureId);
     case 'face':
-      return record.body.picture ? [record.body.picture.id] : [];
+      return [
+        ...(record.body.picture ? [record.body.picture.id] : []),
+        ...(record.body.photos ?? []).map((p) => p.pictureId),
+      ];
     case 'veneer':
       return record.body.pictureId ? [record.body.pictureId] : [];
     case 'log':

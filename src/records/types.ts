@@ -1,11 +1,34 @@
 import type { AdhesiveId } from '@/core/adhesive';
-import type { DamageFacts, DamageKind } from '@/core/damage';
-import type { Point, ScaleReference } from '@/core/geometry';
-import type { Build, FinishGoal, FinishNow, MethodId, School } from '@/core/method';
+import type { AskedFact, AskedLength, DamageFacts, DamageKind, Mark } from '@/core/damage';
+import type { FinishTestResult } from '@/core/finish';
+import type { FaceShape, Point, ScaleReference } from '@/core/geometry';
+import type { Build, FinishGoal, FinishNow, MaterialId, MethodId, School, Weights } from '@/core/method';
 import type { ClampId } from '@/core/press';
 import type { Paper } from '@/core/print';
 import type { LengthUnit, TemperatureUnit } from '@/core/units';
 import type { PatchShape } from '@/core/veneer';
+import type { Air, Cut } from '@/core/wood';
+
+export type PhotoRole = 'overall' | 'raking' | 'detail' | 'before' | 'after';
+export type Photo = { pictureId: string; role: PhotoRole; note: string };
+
+/** What was taken off a piece, and where it goes back. */
+export type Part = {
+  id: string;
+  kind: 'part' | 'screw' | 'hardware';
+  label: string;
+  count: number;
+  /** For screws and other lengths; not set when it does not matter. */
+  lengthMm?: number;
+  from: string;
+  /** The odd one out: a shorter screw, a broken key. */
+  odd: string;
+  /** Ticked when it is back in its place. */
+  back: boolean;
+};
+
+/** The air where a piece lives, in its driest and its dampest month. */
+export type HomeClimate = { dry: Air; damp: Air };
 
 export type Piece = {
   name: string;
@@ -14,6 +37,11 @@ export type Piece = {
   goal: FinishGoal;
   note: string;
   createdAt: string;
+  /** A day, such as 2026-05-01. */
+  deadline?: string;
+  home?: HomeClimate;
+  photos?: Photo[];
+  parts?: Part[];
 };
 
 export type Face = {
@@ -33,13 +61,31 @@ export type Face = {
   faceCorners: Point[];
   /** Two places in the picture between which the grain runs. */
   grain?: Point[];
+  /** A rectangle when not given. */
+  shape?: FaceShape;
+  /** How the grain departs from one direction over the whole face; places as fractions of the picture. */
+  grainPlan?: FaceGrain;
+  /** Thickness of the board or panel. */
+  boardMm?: number;
+  /** Where this face is treated otherwise than its piece. */
+  school?: School;
+  goal?: FinishGoal;
+  photos?: Photo[];
+  thicknessReadings?: number[];
+  /** Fractions of dry mass. */
+  moistureReadings?: number[];
+  finishTests?: FinishTestResult[];
+  /** What a wipe with mineral spirits showed. */
+  wipeNote?: string;
 };
 
+export type FaceGrain =
+  | { kind: 'radial'; at: Point }
+  | { kind: 'border'; widthMm: number }
+  | { kind: 'zones'; zones: { name: string; outline: Point[]; degrees: number }[] };
+
 /** What a person answered about a damage. */
-export type Answers = Pick<
-  DamageFacts,
-  'openingMm' | 'woodAllPresent' | 'oldGlue' | 'glueLine' | 'brittle' | 'coreSound' | 'donor' | 'edgeBanding'
->;
+export type Answers = Pick<DamageFacts, AskedFact | AskedLength>;
 
 export type GlueChoice = {
   adhesive?: AdhesiveId;
@@ -66,6 +112,10 @@ export type Damage = {
   kind: DamageKind;
   /** Places in the face's picture, as fractions. */
   outline: Point[];
+  /** How it is marked when not by its outline: a line, a circle, a run along the edge, a corner. */
+  mark?: Exclude<Mark, { tool: 'area' }>;
+  /** The board that opens into a crack: its width across the grain and how it was sawn. */
+  board?: { acrossMm: number; cut: Cut; specificGravity?: number };
   /** Size from a quick answer, until there is an outline. */
   roughAreaMm2?: number;
   answers: Answers;
@@ -112,6 +162,12 @@ export type Shop = {
   workingHours: { from: string; to: string };
   theme: 'daylight' | 'lamplight' | 'system';
   paper: Paper;
+  /** The owner's own weights of the criteria, by school. */
+  weights?: Partial<Record<School, Partial<Weights>>>;
+  /** What is in stock; not known until the owner has said so. */
+  materials?: MaterialId[];
+  /** To be bought. */
+  shopping?: MaterialId[];
 };
 
 export type Picture = {

@@ -17,6 +17,7 @@ export const PHASES = [
     why: 'Patches are levelled before the whole is sanded, within the sanding budget.',
   },
   { id: 'bareFill', label: 'Bare-wood fills', why: 'After levelling, before any colour.' },
+  { id: 'bleach', label: 'Bleach', why: 'On bare wood, after the fills and before any colour.' },
   { id: 'stain', label: 'Dye', why: 'On bare, sanded wood.' },
   { id: 'seal', label: 'Seal', why: 'It shows the true colour and keeps the next layers from soaking in.' },
   { id: 'blend', label: 'Blend', why: 'Between sealer and top coat a colour can still be wiped back.' },

@@ -74,12 +74,30 @@ test('a finish that stays is neither stripped nor coated over', () => {
 
 test('every method but leaving has steps, with its cautions', () => {
   for (const m of METHODS) {
-    const steps = tasksFor({ ...piece, repairs: [{ ...lifted, method: m.id }] }).filter((t) =>
-      t.id.startsWith('d1/'),
-    );
+    const tasks = tasksFor({ ...piece, goal: 'keep', repairs: [{ ...lifted, method: m.id }] });
+    const steps = tasks.filter((t) => t.id.startsWith('d1/'));
     expect(steps.length > 0).toBe(m.id !== 'leave');
     for (const s of steps) expect(s.cautions).toContain('always');
+    const phaseOf = new Map(tasks.map((t) => [t.id, phaseIndex(t.phase)]));
+    for (const t of tasks)
+      for (const id of t.after) expect(phaseOf.get(id)).toBeLessThanOrEqual(phaseIndex(t.phase));
   }
+});
+
+test('a split is clamped as long as its glue says, then left to harden, and levelled after', () => {
+  const split = tasksFor({ ...piece, goal: 'keep', repairs: [{ ...lifted, method: 'sliver' }] });
+  const byId = new Map(split.map((t) => [t.id, t]));
+  expect(byId.get('d1/glue')).toMatchObject({
+    unattendedMin: lifted.glue?.clampMin,
+    needs: { 'clamp:fStyle': 3 },
+  });
+  expect(byId.get('d1/cure')?.after).toContain('d1/glue');
+  expect(byId.get('d1/level')?.after).toContain('d1/cure');
+});
+
+test('a finish that comes off with the whole piece is not stripped twice', () => {
+  const ids = tasksFor({ ...piece, repairs: [{ ...lifted, method: 'renewFinish' }] }).map((t) => t.id);
+  expect(ids.filter((id) => id.endsWith('/strip'))).toEqual(['p/strip']);
 });
 
 test('ticking a step moves the rest: glue that sets goes on setting from its real time', async () => {

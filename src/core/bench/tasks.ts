@@ -5,6 +5,7 @@ import { cautionsFor, type CautionId } from '../safety';
 import type { SandingBudget } from '../sanding';
 import { COATS, FILLS, GLUE_STEP, PATCH_PREPARATION, REGLUE_PREPARATION, type Step } from './steps';
 import { PHASES, phaseIndex, type PhaseId } from './phases';
+import { WOOD_STEPS } from './woodSteps';
 
 export type BenchTask = {
   id: string;
@@ -42,8 +43,35 @@ export type PieceWork = {
   sanding?: SandingBudget;
 };
 
-function repairSteps(repair: RepairWork): Step[] {
+/** Repairs to structure, let-in wood and surfaces; where they are glued, the glue's own times are waited. */
+function woodSteps({ method, glue, clamps }: RepairWork): Step[] | undefined {
+  return WOOD_STEPS[method]?.flatMap((s): Step[] => {
+    if (!s.glued || !glue) return [s];
+    const rest = glue.workableMin - glue.clampMin;
+    const pressed: Step = {
+      ...s,
+      detail: [s.detail, `${glue.label}.`, glue.caution].filter(Boolean).join(' '),
+      unattended: glue.clampMin,
+      needs: clamps ? { [clamps.resource]: clamps.count } : {},
+    };
+    const cure: Step = {
+      key: 'cure',
+      phase: s.phase,
+      title: 'Glue hardens',
+      detail: 'No work on it before.',
+      attended: 0,
+      unattended: rest,
+    };
+    return rest > 0 ? [pressed, cure] : [pressed];
+  });
+}
+
+function repairSteps(repair: RepairWork, goal: FinishGoal): Step[] {
   const { method, glue, clamps, areaMm2, label } = repair;
+  // The steps of the whole piece strip and finish it anyway.
+  if (method === 'renewFinish' && goal !== 'keep') return [];
+  const wood = woodSteps(repair);
+  if (wood) return wood;
   const reglue = REGLUE_PREPARATION[method];
   const patch = PATCH_PREPARATION[method];
   const fills = FILLS[method];
@@ -226,7 +254,7 @@ export function tasksFor(piece: PieceWork): BenchTask[] {
     add(
       repair.damageId,
       repair.label,
-      [...repairSteps(repair), ...blendSteps(repair)],
+      [...repairSteps(repair, piece.goal), ...blendSteps(repair)],
       cautionsFor(repair.method),
     );
   }

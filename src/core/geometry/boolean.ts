@@ -31,3 +31,17 @@ export const intersectionOf = (a: readonly Polygon[], b: readonly Polygon[]): Po
 
 /** Area of a set of pieces; holes come with the opposite turn and are taken off. */
 export const areaOfAll = (pieces: readonly Polygon[]): number => Math.abs(areaPathsD(pieces.map(toPath)));
+
+/**
+ * The band that a line of this width covers, cut off at the face when one is given.
+ *
+ * @param points two or more, mm; the band's ends are square
+ * @returns its largest piece
+ */
+export function bufferLine(points: Polygon, widthMm: number, within?: Polygon): Polygon {
+  const grown = fromPaths(
+    inflatePathsD([toPath(points)], widthMm / 2, JoinType.Miter, EndType.Butt, 2, DECIMALS),
+  );
+  const pieces = within ? intersectionOf(grown, [within]) : grown;
+  return pieces.reduce((best, p) => (areaOfAll([p]) > areaOfAll([best]) ? p : best), pieces[0] ?? points);
+}

@@ -2,7 +2,7 @@ import type { DamageFacts } from '../damage';
 
 export type School = 'conserve' | 'clear' | 'paint';
 export type FinishGoal = 'keep' | 'shellac' | 'lacquer' | 'varnish' | 'oil' | 'paint';
-export type FinishNow = 'bare' | 'shellac' | 'lacquer' | 'varnish' | 'oil' | 'wax' | 'paint';
+export type FinishNow = 'bare' | 'shellac' | 'lacquer' | 'waterborne' | 'varnish' | 'oil' | 'wax' | 'paint';
 export type Build = 'solid' | 'plywood' | 'solidCore' | 'particleBoard' | 'mdf';
 
 export const SCHOOLS: Record<School, { label: string; aim: string }> = {
@@ -24,7 +24,8 @@ export const FINISHES_NOW: Record<FinishNow, string> = {
   bare: 'None, bare wood',
   shellac: 'Shellac',
   lacquer: 'Lacquer',
-  varnish: 'Varnish',
+  waterborne: 'Water-based clear coat',
+  varnish: 'Varnish or polyurethane',
   oil: 'Oil',
   wax: 'Wax only',
   paint: 'Paint',

@@ -1,35 +1,39 @@
-import Joi from 'joi';
 import { assertRange } from '../check';
-import { QUESTIONS, type AskedFact, DAMAGE_KINDS } from '../damage';
+import { DAMAGE_KINDS, QUESTIONS, type AskedFact } from '../damage';
 import { describeSource } from '../sources';
-import {
-  BUILDS,
-  factsOf,
-  FINISH_GOALS,
-  FINISHES_NOW,
-  SCHOOLS,
-  type Facts,
-  type RepairCase,
-  type School,
-} from './facts';
-import { METHODS, type Criterion, type Method, type MethodId } from './methods';
+import { factsOf, type Facts } from './facts';
+import { LOSS_RULES } from './lossRules';
+import { MATERIALS, type MaterialId } from './materials';
+import { CRITERIA, METHODS, type Criterion, type Method, type MethodId } from './methods';
+import { PARTS_RULES } from './partsRules';
+import { SCHOOL_WEIGHTS, type RankInput, type Weights } from './rankInput';
 import type { Rule } from './rule';
-import { LIFTED_RULES } from './liftedRules';
-import { MISSING_RULES } from './missingRules';
+import { SURFACE_RULES } from './surfaceRules';
+import { VENEER_RULES } from './veneerRules';
+import { WOOD_RULES } from './woodRules';
 
-export const RULES: readonly Rule[] = [...LIFTED_RULES, ...MISSING_RULES];
+export const RULES: readonly Rule[] = [
+  ...VENEER_RULES,
+  ...WOOD_RULES,
+  ...LOSS_RULES,
+  ...SURFACE_RULES,
+  ...PARTS_RULES,
+];
 
-/** How much each criterion counts in a school. Common practice; the sum does not matter. */
-export const SCHOOL_WEIGHTS: Record<School, Record<Criterion, number>> = {
-  conserve: { strength: 2, invisibility: 3, reversibility: 5, speed: 1, ease: 1 },
-  clear: { strength: 4, invisibility: 5, reversibility: 1, speed: 2, ease: 2 },
-  paint: { strength: 4, invisibility: 1, reversibility: 0, speed: 5, ease: 3 },
-};
-
-const POINTS_PER_WEIGHT = 8;
+/** What one step of a rule's weight is worth beside the criteria, which add up to 100. */
+export const POINTS_PER_WEIGHT = 8;
 
 export type Reason = { rule: string; text: string; source: string; weight: number };
-export type RankedMethod = { method: MethodId; score: number; for: Reason[]; against: Reason[] };
+export type RankedMethod = {
+  method: MethodId;
+  score: number;
+  for: Reason[];
+  against: Reason[];
+  /** Marks 0…5; what cannot be judged is left out and does not count. */
+  criteria: Partial<Record<Criterion, number>>;
+  /** Materials that are not in stock; empty when the stock is not known. */
+  missing: MaterialId[];
+};
 export type ExcludedMethod = { method: MethodId; because: Reason[] };
 export type OpenQuestion = {
   fact: AskedFact;
@@ -38,36 +42,6 @@ export type OpenQuestion = {
   changes: { answer: string; first: MethodId }[];
 };
 export type Ranking = { ranked: RankedMethod[]; excluded: ExcludedMethod[]; questions: OpenQuestion[] };
-
-const oneOf = (table: object): Joi.StringSchema => Joi.string().valid(...Object.keys(table));
-
-/** Input of `method.rank`. Facts that are not known are left out. */
-export const rankSchema = Joi.object({
-  damage: Joi.object({
-    kind: oneOf(DAMAGE_KINDS).required(),
-    areaMm2: Joi.number().min(0),
-    alongMm: Joi.number().min(0),
-    acrossMm: Joi.number().min(0),
-    atEdge: Joi.boolean(),
-    openingMm: Joi.number().min(0),
-    woodAllPresent: Joi.boolean(),
-    oldGlue: Joi.string().valid('hide', 'other'),
-    glueLine: Joi.string().valid('clean', 'powdery', 'waxy'),
-    brittle: Joi.boolean(),
-    coreSound: Joi.boolean(),
-    donor: Joi.boolean(),
-    edgeBanding: Joi.boolean(),
-    faceShare: Joi.number().min(0).max(1),
-  }).required(),
-  surface: Joi.object({
-    build: oneOf(BUILDS),
-    show: Joi.boolean(),
-    finishNow: oneOf(FINISHES_NOW),
-    goal: oneOf(FINISH_GOALS),
-    veneerMm: Joi.number(),
-  }).required(),
-  school: oneOf(SCHOOLS).required(),
-});
 
 /** Veneer outside this range is not veneer but a misread rule. mm. */
 export const VENEER_RANGE_MM = { least: 0.2, most: 6 };
@@ -82,21 +56,66 @@ const reason = (r: Rule): Reason => ({
   weight: r.weight,
 });
 
-const wrongKind = (method: Method, facts: Facts): Reason => ({
-  rule: 'kind',
-  text: `It is a repair for ${method.kinds.map((k) => DAMAGE_KINDS[k].label.toLowerCase()).join(' or ')}; this is ${DAMAGE_KINDS[facts.kind].label.toLowerCase()}.`,
+const plainReason = (rule: string, text: string): Reason => ({
+  rule,
+  text,
   source: describeSource({ kind: 'practice' }),
   weight: 3,
 });
 
-function baseScore(method: Method, school: School): number {
-  const weights = SCHOOL_WEIGHTS[school];
-  const criteria = Object.keys(weights) as Criterion[];
-  const total = criteria.reduce((s, c) => s + weights[c], 0);
-  return (criteria.reduce((s, c) => s + weights[c] * method.marks[c], 0) / (5 * total)) * 100;
+const kindNames = (method: Method): string => {
+  const names = method.kinds.map((k) => DAMAGE_KINDS[k].label.toLowerCase());
+  return names.length > 4 ? `${names.slice(0, 4).join(', ')} and the like` : names.join(' or ');
+};
+
+const wrongKind = (method: Method, facts: Facts): Reason =>
+  plainReason(
+    'kind',
+    `It is a repair for ${kindNames(method)}; this is ${DAMAGE_KINDS[facts.kind].label.toLowerCase()}.`,
+  );
+
+/** How a method suits the state the surface will be in when the repair is made. */
+function fitMark(method: Method, { goal, finishNow }: Facts): number | undefined {
+  if (goal === undefined || finishNow === undefined) return undefined;
+  if (method.worksOn === 'any') return 4;
+  const film = goal === 'keep' && finishNow !== 'bare';
+  return (method.worksOn === 'film') === film ? 5 : 1;
 }
 
-function rankFacts(facts: Facts, rules: readonly Rule[]): Omit<Ranking, 'questions'> {
+const missingFor = (method: Method, stock: readonly MaterialId[] | undefined): MaterialId[] =>
+  stock ? method.needs.filter((m) => !stock.includes(m)) : [];
+
+function criteriaOf(
+  method: Method,
+  facts: Facts,
+  stock: readonly MaterialId[] | undefined,
+): Partial<Record<Criterion, number>> {
+  const fit = fitMark(method, facts);
+  const share =
+    method.needs.length === 0 ? 1 : 1 - missingFor(method, stock).length / Math.max(1, method.needs.length);
+  return {
+    ...method.marks,
+    ...(fit === undefined ? {} : { fit }),
+    ...(stock ? { stock: 5 * share } : {}),
+  };
+}
+
+function weightedScore(marks: Partial<Record<Criterion, number>>, weights: Weights): number {
+  const judged = (Object.keys(CRITERIA) as Criterion[]).filter((c) => marks[c] !== undefined);
+  const total = judged.reduce((s, c) => s + weights[c], 0);
+  if (total === 0) return 0;
+  return (judged.reduce((s, c) => s + weights[c] * (marks[c] ?? 0), 0) / (5 * total)) * 100;
+}
+
+type Bench = Pick<RankInput, 'weights' | 'stock' | 'tonight'>;
+
+function rankFacts(
+  facts: Facts,
+  rules: readonly Rule[],
+  { weights, stock, tonight }: Bench,
+): Omit<Ranking, 'questions'> {
+  const holding = rules.filter((r) => r.when(facts) === true);
+  const counted = { ...SCHOOL_WEIGHTS[facts.school], ...weights };
   const ranked: RankedMethod[] = [];
   const excluded: ExcludedMethod[] = [];
   for (const method of METHODS) {
@@ -104,13 +123,18 @@ function rankFacts(facts: Facts, rules: readonly Rule[]): Omit<Ranking, 'questio
       excluded.push({ method: method.id, because: [wrongKind(method, facts)] });
       continue;
     }
-    const holding = rules.filter((r) => r.methods.includes(method.id) && r.when(facts) === true);
+    const mine = holding.filter((r) => r.methods.includes(method.id));
     const by = (verdict: Rule['verdict']): Reason[] =>
-      holding
+      mine
         .filter((r) => r.verdict === verdict)
         .map(reason)
         .sort((a, b) => b.weight - a.weight || a.rule.localeCompare(b.rule));
     const out = by('rulesOut');
+    const missing = missingFor(method, stock);
+    if (tonight && missing.length > 0) {
+      const names = missing.map((m) => MATERIALS[m].toLowerCase()).join(', ');
+      out.push(plainReason('tonight', `Not in stock tonight: ${names}.`));
+    }
     if (out.length > 0) {
       excluded.push({ method: method.id, because: out });
       continue;
@@ -118,35 +142,50 @@ function rankFacts(facts: Facts, rules: readonly Rule[]): Omit<Ranking, 'questio
     const speaksFor = by('for');
     const speaksAgainst = by('against');
     const sum = (rs: Reason[]): number => rs.reduce((s, r) => s + r.weight, 0) * POINTS_PER_WEIGHT;
-    const score = Math.round(baseScore(method, facts.school) + sum(speaksFor) - sum(speaksAgainst));
-    ranked.push({ method: method.id, score, for: speaksFor, against: speaksAgainst });
+    const criteria = criteriaOf(method, facts, stock);
+    const score = Math.round(weightedScore(criteria, counted) + sum(speaksFor) - sum(speaksAgainst));
+    ranked.push({ method: method.id, score, for: speaksFor, against: speaksAgainst, criteria, missing });
   }
   ranked.sort((a, b) => b.score - a.score || a.method.localeCompare(b.method));
   return { ranked, excluded };
 }
 
 /** Facts not known whose answer would put another method first. */
-function openQuestions(facts: Facts, rules: readonly Rule[]): OpenQuestion[] {
-  const first = rankFacts(facts, rules).ranked[0]?.method;
+function openQuestions(
+  facts: Facts,
+  first: MethodId | undefined,
+  rules: readonly Rule[],
+  bench: Bench,
+): OpenQuestion[] {
   return QUESTIONS.filter((q) => q.kinds.includes(facts.kind) && facts[q.fact] === undefined).flatMap((q) => {
     const changes = q.answers.flatMap(({ label, value }) => {
-      const then = rankFacts({ ...facts, [q.fact]: value }, rules).ranked[0]?.method;
+      const then = rankFacts({ ...facts, [q.fact]: value }, rules, bench).ranked[0]?.method;
       return then && then !== first ? [{ answer: label, first: then }] : [];
     });
     return changes.length > 0 ? [{ fact: q.fact, ask: q.ask, look: q.look, changes }] : [];
   });
 }
 
+function checkedFacts(input: RankInput): Facts {
+  if (input.surface.veneerMm !== undefined && input.surface.build !== 'solid')
+    assertVeneerThickness(input.surface.veneerMm);
+  return factsOf(input);
+}
+
 /**
  * Registry `method.rank`: every repair method, ranked with what speaks for and against it, or set aside with why.
  *
  * A rule whose facts are not known says nothing; what would change the first choice is listed as a question instead.
+ * Score = weighted mean of the criteria in percent, plus or minus {@link POINTS_PER_WEIGHT} for every step of a rule's weight.
  *
  * @throws RangeError when the veneer thickness is impossible
  */
-export function rankMethods(input: RepairCase, rules: readonly Rule[] = RULES): Ranking {
-  if (input.surface.veneerMm !== undefined && input.surface.build !== 'solid')
-    assertVeneerThickness(input.surface.veneerMm);
-  const facts = factsOf(input);
-  return { ...rankFacts(facts, rules), questions: openQuestions(facts, rules) };
+export function rankMethods(input: RankInput, rules: readonly Rule[] = RULES): Ranking {
+  const facts = checkedFacts(input);
+  const ranking = rankFacts(facts, rules, input);
+  return { ...ranking, questions: openQuestions(facts, ranking.ranked[0]?.method, rules, input) };
 }
+
+/** The method that comes first, without the questions: for lists and plans. @throws RangeError as {@link rankMethods} */
+export const firstMethod = (input: RankInput): MethodId | undefined =>
+  rankFacts(checkedFacts(input), RULES, input).ranked[0]?.method;

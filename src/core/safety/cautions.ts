@@ -11,7 +11,11 @@ export type CautionId =
   | 'leadPaint'
   | 'solvent'
   | 'oilyRags'
-  | 'polyester';
+  | 'polyester'
+  | 'oxalic'
+  | 'bleach'
+  | 'uv'
+  | 'power';
 
 /** Cautions in plain words, shown with a method and before its first step. */
 export const CAUTIONS: Record<CautionId, string> = {
@@ -28,6 +32,13 @@ export const CAUTIONS: Record<CautionId, string> = {
   solvent: 'Solvent vapour harms and ignites: fresh air, no flame, no spark.',
   oilyRags:
     'Oily rags heat themselves and catch fire: dry them flat outdoors or keep them under water in a metal can.',
+  oxalic:
+    'Oxalic acid is poisonous and burns eyes and skin: gloves, goggles, never mixed with bleach, and its dry residue is never sanded.',
+  bleach:
+    'Two-part bleach is caustic lye and strong peroxide: gloves, goggles, apron, water at hand, never mixed in a closed pot.',
+  uv: 'A UV lamp harms eyes and skin: do not look into it, cover the light.',
+  power:
+    'A router, drill or saw takes fingers: work held down, guards on, cord out before the bit is changed.',
   polyester: 'Polyester filler gives off styrene, and its hardener burns eyes: goggles, gloves, fresh air.',
 };
 
@@ -47,6 +58,30 @@ const BY_METHOD: Partial<Record<MethodId, CautionId[]>> = {
   epoxyPutty: ['epoxy', 'dust'],
   burnIn: ['heat'],
   hardWax: ['heat'],
+  motifPart: ['knife'],
+  newMotif: ['knife', 'heat'],
+  screwSplit: ['power'],
+  sliver: ['knife', 'dust'],
+  dowelJoint: ['power', 'dust'],
+  reglueJoint: ['heat'],
+  injectJoint: ['epoxy', 'power'],
+  dutchman: ['knife', 'power', 'dust'],
+  facePlug: ['power', 'dust'],
+  dowelPlug: ['power', 'dust'],
+  newPart: ['power', 'dust'],
+  steam: ['heat'],
+  sawdustGlue: ['dust'],
+  epoxyFill: ['epoxy', 'dust'],
+  epoxyCap: ['epoxy', 'dust'],
+  uvResin: ['uv', 'epoxy'],
+  oxalicAcid: ['oxalic'],
+  woodBleach: ['bleach'],
+  toneIn: ['solvent'],
+  liftHaze: ['solvent', 'oilyRags'],
+  reviveFinish: ['solvent'],
+  renewFinish: ['stripper', 'solvent', 'dust'],
+  pickOut: ['stripper', 'solvent'],
+  sealOver: ['solvent', 'leadPaint'],
 };
 
 /** Cautions of a method; the one about labels and codes always last. */

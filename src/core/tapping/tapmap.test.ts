@@ -129,3 +129,10 @@ test('it can be stopped', async () => {
   stop.abort();
   await expect(tapMap({ outline: PANEL, taps: [] }, { signal: stop.signal })).rejects.toThrow(/abort/i);
 });
+
+test('taps that disagree at one spot are named, and neither is thrown away', async () => {
+  const outline = [[0, 0], [300, 0], [300, 200], [0, 200]] as const; // prettier-ignore
+  const taps = [{ x: 100, y: 100, hollow: true }, { x: 102, y: 101, hollow: false }, { x: 200, y: 100, hollow: false }]; // prettier-ignore
+  const map = await tapMap({ outline, taps });
+  expect(map.disputed).toEqual([{ x: 102, y: 101 }]);
+});

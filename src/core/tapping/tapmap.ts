@@ -35,9 +35,13 @@ export type TapMap = {
   confidence: number;
   /** Where a tap would tell most. */
   next: { x: number; y: number };
+  /** Places where taps at one spot disagree; one of them should be tapped again. */
+  disputed: { x: number; y: number }[];
 };
 
 const MOST_TAPS = 400;
+/** Taps closer than this are at one spot: a knuckle is no smaller. */
+const ONE_SPOT_MM = 6;
 
 /** Input of `damage.tapmap`. */
 export const tapMapSchema = Joi.object({
@@ -144,6 +148,12 @@ function zeroOutlines(values: number[], g: Grid, outline: Polygon): Polygon[] {
   return intersectionOf(rings, [outline]);
 }
 
+/** Solid taps that have a hollow one at the same spot. */
+const disputedTaps = (taps: readonly Tap[]): { x: number; y: number }[] =>
+  taps
+    .filter((t) => !t.hollow && taps.some((o) => o.hollow && Math.hypot(o.x - t.x, o.y - t.y) < ONE_SPOT_MM))
+    .map(({ x, y }) => ({ x, y }));
+
 /** A contour follows cells; an outline that a person drags needs only the points that bend it. mm. */
 const SMOOTHING_MM = 1.5;
 
@@ -238,5 +248,6 @@ export async function tapMap(
     openShare: cells === 0 ? 1 : open / cells,
     confidence: cells === 0 ? 0.5 : sure / cells,
     next: { x: next[0], y: next[1] },
+    disputed: disputedTaps(taps),
   };
 }

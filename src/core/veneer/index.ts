@@ -1,3 +1,4 @@
 export * from './thickness';
 export * from './match';
 export * from './patch';
+export * from './breakEven';

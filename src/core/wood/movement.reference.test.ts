@@ -91,3 +91,18 @@ test.each<[Partial<MovementInput>, string]>([
 ])('refuses %j', (over, message) => {
   expect(() => woodMovement({ ...board, ...over })).toThrow(message);
 });
+
+test('a wood that is only known by its density is estimated between its neighbours in the table', () => {
+  const input = { cut: 'flat' as const, widthMm: 300, from: { temperatureC: 21, relativeHumidity: 0.5 }, to: { temperatureC: 21, relativeHumidity: 0.3 } }; // prettier-ignore
+  const light = woodMovement({ ...input, species: 'yellow-poplar' }).changeMm;
+  const heavy = woodMovement({ ...input, species: 'white oak' }).changeMm;
+  const unknown = woodMovement({ ...input, species: 'village plum', specificGravity: 0.55 }).changeMm;
+  expect(unknown).toBeLessThan(light);
+  expect(unknown).toBeGreaterThan(heavy);
+  // What is in the table is not estimated.
+  expect(woodMovement({ ...input, species: 'white oak', specificGravity: 0.3 }).changeMm).toBe(heavy);
+  expect(() => woodMovement({ ...input, species: 'village plum' })).toThrow('is not in the table');
+  expect(() => woodMovement({ ...input, species: 'village plum', specificGravity: 3 })).toThrow(
+    'specific gravity',
+  );
+});

@@ -1,12 +1,21 @@
 import Joi from 'joi';
 import { assertRange } from '../check';
 import { equilibriumMoisture } from './moisture';
+import { memory, type Source } from '../sources';
 import { speciesByName } from './species';
 
 /** How the board was sawn: rings lying flat in its face, standing upright, or slanting. */
 export type Cut = 'flat' | 'quarter' | 'rift';
 export type Air = { temperatureC: number; relativeHumidity: number };
-export type MovementInput = { species: string; cut: Cut; widthMm: number; from: Air; to: Air };
+export type MovementInput = {
+  species: string;
+  cut: Cut;
+  widthMm: number;
+  from: Air;
+  to: Air;
+  /** Dry density relative to water, 0.2…1.3; used to estimate the shrinkage of a wood that is not in the table. */
+  specificGravity?: number;
+};
 
 const air = Joi.object({ temperatureC: Joi.number().required(), relativeHumidity: Joi.number().required() });
 
@@ -17,6 +26,7 @@ export const movementSchema = Joi.object({
   widthMm: Joi.number().required(),
   from: air.required(),
   to: air.required(),
+  specificGravity: Joi.number(),
 });
 
 /**
@@ -31,6 +41,25 @@ export function changeCoefficient(shrinkagePercent: number): number {
   return s / (30 - 20 * s);
 }
 
+/** How shrinkage is estimated for a wood that is only known by its density. */
+export const DENSITY_SHRINKAGE_SOURCE: Source = memory(
+  'volumetric shrinkage is about 28 % times the specific gravity; three fifths of it tangential, two fifths radial',
+);
+
+/** Radial and tangential shrinkage, %: from the table, or estimated from the density when the wood is not in it. */
+function shrinkageOf(species: string, specificGravity: number | undefined): [number, number] {
+  if (specificGravity !== undefined) {
+    assertRange('The specific gravity', specificGravity, '', 0.2, 1.3);
+    try {
+      speciesByName(species);
+    } catch {
+      return [0.4 * 28 * specificGravity, 0.6 * 28 * specificGravity];
+    }
+  }
+  const wood = speciesByName(species);
+  return [wood.radialPercent.value, wood.tangentialPercent.value];
+}
+
 /**
  * Registry `wood.movement`: how much a board grows (+) or shrinks (−) across its width when the air changes.
  *
@@ -39,14 +68,13 @@ export function changeCoefficient(shrinkagePercent: number): number {
  *
  * @throws RangeError for a wood that is not in the table, a width outside 1…3000 mm, a climate out of range
  */
-export function woodMovement({ species, cut, widthMm, from, to }: MovementInput): {
+export function woodMovement({ species, cut, widthMm, from, to, specificGravity }: MovementInput): {
   fromMoisture: number;
   toMoisture: number;
   changeMm: number;
 } {
   assertRange('The width', widthMm, 'mm', 1, 3000);
-  const wood = speciesByName(species);
-  const [radial, tangential] = [wood.radialPercent.value, wood.tangentialPercent.value];
+  const [radial, tangential] = shrinkageOf(species, specificGravity);
   const shrinkage = cut === 'flat' ? tangential : cut === 'quarter' ? radial : (radial + tangential) / 2;
   const fromMoisture = equilibriumMoisture(from.temperatureC, from.relativeHumidity);
   const toMoisture = equilibriumMoisture(to.temperatureC, to.relativeHumidity);

@@ -1,0 +1,4 @@
+export * from './features';
+export * from './listener';
+export * from './classify';
+export * from './simulated';

@@ -1,0 +1,33 @@
+/** What a method uses up or needs at hand; kinds, no products. */
+export const MATERIALS = {
+  woodGlue: 'Wood glue (hide or PVA)',
+  hideGlue: 'Hide glue',
+  thinCa: 'Thin cyanoacrylate',
+  epoxy: 'Epoxy',
+  syringe: 'Glue syringe',
+  heatGun: 'Heat gun or iron',
+  veneer: 'Matching veneer',
+  veneerSheet: 'A veneer sheet for a whole face',
+  solidWood: 'Matching solid wood',
+  plugCutter: 'Plug cutter',
+  dowels: 'Dowels',
+  bareFiller: 'Bare-wood filler, stainable',
+  polyester: 'Polyester filler',
+  epoxyPutty: 'Epoxy putty',
+  pigments: 'Dry pigments or tinting paste',
+  burnInSticks: 'Hard fill sticks and a burn-in knife',
+  hardWax: 'Hard wax in several colours',
+  softWax: 'Soft wax sticks',
+  colourPutty: 'Colour putty',
+  uvResin: 'UV-curing resin and lamp',
+  oxalicAcid: 'Oxalic acid',
+  woodBleach: 'Two-part wood bleach',
+  spirits: 'Alcohol and mineral spirits',
+  rubbing: 'Rubbing compound or fine abrasive',
+  shellac: 'Shellac',
+  finish: 'Top-coat finish',
+  toner: 'Toner or stain',
+  blocker: 'Stain-blocking primer',
+} as const;
+
+export type MaterialId = keyof typeof MATERIALS;
