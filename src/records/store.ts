@@ -154,7 +154,7 @@ export function createStore(
     return guard(() =>
       exclusively(async () => {
         const gone = new Set(refs.map((r) => keyOf(r.kind, r.id)));
-        const showing = await Promise.all([list('face'), list('veneer'), list('log')]);
+        const showing = await Promise.all([list('piece'), list('face'), list('veneer'), list('log')]);
         const all = showing.flatMap((l) => l.records as AnyStored[]);
         const isGone = (r: AnyStored): boolean => gone.has(keyOf(r.kind, r.id));
         const stillShown = new Set(all.filter((r) => !isGone(r)).flatMap(picturesOf));
