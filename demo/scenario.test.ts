@@ -27,7 +27,7 @@ const FRAME = { widthPx: 1440, heightPx: 1080 };
 
 test('it reads in like any export, with at least six veneers that have photos', () => {
   const summary = importText(exportText(records, 'now'), 'demo');
-  expect(summary.pieces).toBe(3);
+  expect(summary.pieces).toBe(4);
   expect(records.filter((r) => r.kind === 'veneer' && r.body.pictureId).length).toBeGreaterThanOrEqual(6);
 });
 

@@ -1,11 +1,12 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import jpeg from 'jpeg-js';
+import type { DamageKind } from '../src/core/damage';
 import { contains, homographyFrom, project, type Point, type Polygon } from '../src/core/geometry';
 import type { Raster } from '../src/core/picture';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece, SHOP_ID } from '../src/records/defaults';
 import { SHAPE_VERSION } from '../src/records/schemas';
-import type { AnyStored, Bodies, Kind } from '../src/records/types';
+import type { AnyStored, Bodies, Damage, Face, Kind, Part } from '../src/records/types';
 import { veneerFigure, type Figure } from './figure';
 import { paint, paintLifted, paintLoss, photograph } from './photo';
 
@@ -148,12 +149,117 @@ const SHEETS: {
 /** Where the cabinet's side was tapped, mm. */
 const TAPS: Point[] = [[120, 90], [260, 180], [400, 90], [400, 270], [120, 270], [470, 60], [505, 185], [480, 185], [508, 140], [508, 230], [490, 250], [490, 120], [512, 110], [512, 262], [498, 210], [470, 150]]; // prettier-ignore
 
+const CABINET_PARTS: Part[] = [
+  { id: 'p1', kind: 'hardware', label: 'Bag A', count: 12, from: 'Label holders, drawers 1 to 12 from the left', odd: 'The one of drawer 7 is bent', back: false },
+  { id: 'p2', kind: 'screw', label: 'Bag B', count: 24, lengthMm: 9.5, from: 'Label holders', odd: 'Two are 6 mm long; they sit over the lock', back: false },
+  { id: 'p3', kind: 'part', label: 'Rod', count: 1, lengthMm: 410, from: 'Through the lowest row of drawers', odd: '', back: true },
+]; // prettier-ignore
+
+const ring = ([x, y]: Point, radius: number): Point[] =>
+  Array.from({ length: 14 }, (_, i): Point => {
+    const a = (2 * Math.PI * i) / 14;
+    return [x + radius * Math.cos(a), y + radius * Math.sin(a)];
+  });
+
+/** Corners of a face that fills its picture, or has none. */
+const WHOLE: Point[] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
+
+/** The settle: painted pine, knocked about. Its photo is 512 pixels square and shows 640 mm. */
+function settleRecords(cladding: string): AnyStored[] {
+  const onBack = (points: Point[]): Point[] => points.map(([x, y]): Point => [x / 640, y / 640]);
+  const damage = (n: number, kind: DamageKind, body: Partial<Damage>): AnyStored =>
+    stored('damage', `settle-${n}`, { ...newDamage('settle', 'settle-back', n, kind), ...body });
+  return [
+    stored('piece', 'settle', {
+      ...newPiece('Settle', '2026-03-02T09:20:00'),
+      client: 'Village reading room',
+      school: 'paint',
+      goal: 'paint',
+      home: { dry: { temperatureC: 19, relativeHumidity: 0.34 }, damp: { temperatureC: 18, relativeHumidity: 0.7 } },
+    }),
+    stored('picture', 'settle-photo', { name: 'painted pine', widthPx: 512, heightPx: 512, jpeg: cladding }),
+    stored('face', 'settle-back', {
+      ...newFace('settle', 'Back boards'),
+      picture: { id: 'settle-photo', widthPx: 512, heightPx: 512 },
+      build: 'solid',
+      species: 'pine',
+      veneerMm: 0,
+      boardMm: 18,
+      finishNow: 'paint',
+      scale: { kind: 'rectangle', object: 'face', corners: WHOLE, widthMm: 640, heightMm: 640 },
+      faceCorners: WHOLE,
+      grain: [[0.5, 0.15], [0.5, 0.85]],
+    }),
+    damage(1, 'gouge', {
+      outline: onBack([[300, 180], [352, 188], [396, 204], [352, 216], [300, 206]]),
+      answers: { fibresCut: true, finishBroken: true, depthMm: 4 },
+    }),
+    damage(2, 'longCrack', {
+      mark: { tool: 'line', points: onBack([[470, 60], [474, 220], [468, 410]]), widthMm: 1.5 },
+      board: { acrossMm: 140, cut: 'flat' },
+      answers: { closesByHand: false },
+    }),
+    damage(3, 'hole', {
+      mark: { tool: 'circle', at: [0.2, 0.62], diameterMm: 14 },
+      answers: { screwAgain: false, carriesLoad: false, through: false, depthMm: 12 },
+    }),
+    damage(4, 'dent', { outline: onBack(ring([150, 480], 17)), answers: { fibresCut: false } }),
+    damage(5, 'lostCorner', {
+      mark: { tool: 'corner', at: [0.99, 0.99], legsMm: [60, 46] },
+      answers: { pieceKept: false },
+    }),
+  ]; // prettier-ignore
+}
+
+/** The stool: a round ash seat with a split, its edge, and a leg. No photos, so that plain boards are seen too. */
+function stoolRecords(): AnyStored[] {
+  const face = (id: string, name: string, widthMm: number, heightMm: number, body: Partial<Face>): AnyStored =>
+    stored('face', id, {
+      ...newFace('stool', name),
+      build: 'solid',
+      species: 'ash',
+      veneerMm: 0,
+      boardMm: 32,
+      finishNow: 'oil',
+      scale: { kind: 'rectangle', object: 'face', corners: WHOLE, widthMm, heightMm },
+      faceCorners: WHOLE,
+      grain: [[0.1, 0.5], [0.9, 0.5]],
+      ...body,
+    }); // prettier-ignore
+  return [
+    stored('piece', 'stool', {
+      ...newPiece('Ash stool', '2026-03-02T09:30:00'),
+      client: 'Village reading room',
+      goal: 'oil',
+      home: { dry: { temperatureC: 20, relativeHumidity: 0.36 }, damp: { temperatureC: 19, relativeHumidity: 0.66 } },
+    }),
+    face('stool-seat', 'Seat', 340, 340, { shape: { kind: 'round' } }),
+    face('stool-edge', 'Edge of the seat', 1068, 32, { shape: { kind: 'band', round: true } }),
+    face('stool-leg', 'Front leg', 44, 460, { show: true, grain: [[0.5, 0.1], [0.5, 0.9]] }),
+    stored('damage', 'stool-1', {
+      ...newDamage('stool', 'stool-seat', 1, 'endSplit'),
+      mark: { tool: 'line', points: [[0.004, 0.52], [0.2, 0.51], [0.36, 0.525]], widthMm: 1.2 },
+      board: { acrossMm: 340, cut: 'flat' },
+      answers: { carriesLoad: true, dirty: false },
+    }),
+    stored('damage', 'stool-2', {
+      ...newDamage('stool', 'stool-leg', 2, 'scratch'),
+      mark: { tool: 'line', points: [[0.3, 0.35], [0.55, 0.62]], widthMm: 0.3 },
+      answers: { fibresCut: false, finishBroken: false },
+    }),
+    stored('damage', 'stool-3', {
+      ...newDamage('stool', 'stool-edge', 3, 'dent'),
+      mark: { tool: 'edge', from: [0.4, 0], to: [0.44, 0], reachMm: 8 },
+      answers: { fibresCut: false },
+    }),
+  ]; // prettier-ignore
+}
+
 /** The demo scenario: a village reading room's furniture. All invented; pictures generated, or in the public domain. */
 export async function readingRoom(): Promise<AnyStored[]> {
   const { widthMm, heightMm } = LECTERN.size;
   const lectern = newPiece('Lectern', WHEN);
   const cabinet = newPiece('Card-index cabinet', '2026-03-02T09:10:00');
-  const settle = newPiece('Settle', '2026-03-02T09:20:00');
   const cladding = readFileSync(path.join(__dirname, 'pictures/green-pine-cladding.jpg')).toString('base64');
   const frame = { widthPx: WIDTH, heightPx: HEIGHT };
   const onLectern = (outline: Polygon): Point[] => inPhoto(LECTERN.corners, widthMm, heightMm, outline);
@@ -202,6 +308,8 @@ export async function readingRoom(): Promise<AnyStored[]> {
       client: 'Village reading room',
       school: 'conserve',
       goal: 'keep',
+      deadline: '2026-04-24',
+      parts: CABINET_PARTS,
     }),
     pictureOf('cabinet-photo', 'cabinet side', await cabinetPhoto()),
     stored('face', 'cabinet-side', {
@@ -228,16 +336,13 @@ export async function readingRoom(): Promise<AnyStored[]> {
         hollow: contains(CABINET.lifted, [x, y]),
       })),
     }),
-    stored('piece', 'settle', { ...settle, client: 'Village reading room', school: 'paint', goal: 'paint' }),
-    stored('picture', 'settle-photo', { name: 'painted pine', widthPx: 512, heightPx: 512, jpeg: cladding }),
-    stored('face', 'settle-back', {
-      ...newFace('settle', 'Back boards'),
-      picture: { id: 'settle-photo', widthPx: 512, heightPx: 512 },
-      build: 'solid',
-      species: 'pine',
-      veneerMm: 0,
-      finishNow: 'paint',
+    stored('damage', 'cabinet-2', {
+      ...newDamage('cabinet', 'cabinet-side', 2, 'whiteRing'),
+      outline: onCabinet(ring([150, 250], 42)),
+      answers: { finishBroken: false },
     }),
+    ...settleRecords(cladding),
+    ...stoolRecords(),
     ...SHEETS.flatMap(({ id, figure, size, ...sheet }): AnyStored[] => [
       pictureOf(`${id}-photo`, sheet.name, veneerFigure(figure, 320, 320, 0.35)),
       stored('veneer', id, {

@@ -6,6 +6,7 @@ import path from 'node:path';
 import { localFrom } from '../src/core/bench';
 import { simulatedClimate } from '../src/core/climate';
 import { compute, COMPUTATIONS } from '../src/core/computations';
+import { simulatedCaliper, simulatedMoistureMeter } from '../src/core/readings';
 
 export type ServerOptions = {
   /** Folder of the exported app. */
@@ -54,6 +55,14 @@ export function createApp({ root, seed, now }: ServerOptions): Express {
     const minutes = now() / 60_000;
     res.set('Cache-Control', 'no-store').json(simulatedClimate(seed, minutes, localFrom(minutes)));
   });
+  // A reading differs from the one before, as at the next place on the wood.
+  const instruments = { caliper: simulatedCaliper, moisture: simulatedMoistureMeter };
+  let readings = 0;
+  for (const [name, read] of Object.entries(instruments)) {
+    app.get(`/api/instruments/${name}`, (_req, res) => {
+      res.set('Cache-Control', 'no-store').json(read(seed + ++readings, localFrom(now() / 60_000)));
+    });
+  }
   app.post(
     '/api/compute/:name',
     express.json({ limit: COMPUTE_LIMIT }),

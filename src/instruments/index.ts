@@ -1,1 +1,3 @@
 export { useClimate } from './useClimate';
+export { readCaliper, readMoistureMeter } from './readings';
+export { openMicrophone, simulatedMicrophone, type Microphone } from './microphone';

@@ -45,7 +45,8 @@ describe('the ranking', () => {
 
   test('what is set aside opens to why', () => {
     render(<RankingView ranking={chip} />);
-    fireEvent.press(screen.getByLabelText(`Set aside (${chip.excluded.length})`));
+    const own = chip.excluded.filter((e) => e.because.some((b) => b.rule !== 'kind'));
+    fireEvent.press(screen.getByLabelText(`Set aside (${own.length})`));
     expect(screen.getByText(/shows under a clear finish: it takes stain unevenly/)).toBeOnTheScreen();
     expect(screen.getByText('Polyester filler is opaque; only paint hides it.')).toBeOnTheScreen();
   });

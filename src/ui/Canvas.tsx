@@ -18,6 +18,9 @@ const KNOB_PX = 22;
 const GLASS_PX = 132;
 const GLASS_ZOOM = 3;
 
+/** The nearest of scales that lie a fifth apart. */
+const steppedScale = (k: number): number => 1.2 ** Math.round(Math.log(k) / Math.log(1.2));
+
 /** Keeps a finger's moves coming when it slides off; a pointer that is already gone is no reason to stop. */
 function capture(element: Element, pointerId: number): void {
   try {
@@ -145,6 +148,10 @@ export function Canvas({
     setMoved(undefined);
   };
   const held = handles.find((h) => h.id === dragging);
+  // Lines and badges keep their size on the screen by the scale they are drawn for. It follows the zoom in steps, so that
+  // panning and most of a pinch only move what is already drawn.
+  const drawnFor = steppedScale(view.k);
+  const drawn = useMemo(() => children?.(drawnFor), [children, drawnFor]);
   const picture = (
     <>
       {imageUrl ? (
@@ -157,7 +164,7 @@ export function Canvas({
           preserveAspectRatio="none"
         />
       ) : null}
-      {children?.(view.k)}
+      {drawn}
     </>
   );
 
@@ -318,7 +325,9 @@ function HandleKnob({ handle, view, held, host, onHold, onMove, onMoveEnd, onTap
           borderRadius: '50%',
           border: `3px solid ${materials.lamp}`,
           // Hollow, with a point: the place under it stays in sight.
-          background: `radial-gradient(circle, ${materials.onBadge} 2.5px, transparent 3px)`,
+          background: handle.whole
+            ? `linear-gradient(${materials.onBadge}, ${materials.onBadge}) center/12px 2.5px no-repeat, linear-gradient(${materials.onBadge}, ${materials.onBadge}) center/2.5px 12px no-repeat, ${materials.badge}`
+            : `radial-gradient(circle, ${materials.onBadge} 2.5px, transparent 3px)`,
           boxShadow: `0 0 0 2px ${materials.badge}, inset 0 0 0 1.5px ${materials.badge}`,
         }}
       />

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 
-export type Handle = { id: string; label: string; x: number; y: number };
+/** `whole` moves everything rather than one point, and is drawn as a cross. */
+export type Handle = { id: string; label: string; x: number; y: number; whole?: boolean };
 
 export type CanvasProps = {
   /** What the drawing shows, for readers that speak. */

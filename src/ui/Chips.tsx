@@ -56,6 +56,48 @@ export function Chips<V extends string | boolean | number>({
   );
 }
 
+/** Any number of many: each target is on or off. */
+export function CheckChips<V extends string>({
+  label,
+  options,
+  values,
+  onChange,
+}: {
+  label: string;
+  options: readonly Option<V>[];
+  values: readonly V[];
+  onChange: (values: V[]) => void;
+}) {
+  const theme = useTheme();
+  return (
+    <View role="group" aria-label={label} style={styles.row}>
+      {options.map((o) => {
+        const on = values.includes(o.value);
+        return (
+          <Pressable
+            key={o.value}
+            role="checkbox"
+            aria-checked={on}
+            aria-label={o.label}
+            onPress={() => onChange(on ? values.filter((v) => v !== o.value) : [...values, o.value])}
+            style={[
+              styles.chip,
+              {
+                borderColor: on ? theme.chosen : theme.control,
+                backgroundColor: on ? theme.chosen : 'transparent',
+              },
+            ]}
+          >
+            <Text kind={on ? 'strong' : 'body'} tone={on ? 'onChosen' : 'ink'}>
+              {`${on ? '✓ ' : ''}${o.label}`}
+            </Text>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+}
+
 /** Turns a table of labels into options. */
 export const optionsOf = <K extends string>(table: Record<K, string | { label: string }>): Option<K>[] =>
   (Object.keys(table) as K[]).map((value) => {

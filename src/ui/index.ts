@@ -7,5 +7,6 @@ export * from './Cards';
 export * from './Toast';
 export { Canvas } from './Canvas';
 export type { CanvasProps, Handle } from './Canvas.types';
+export { DateField } from './DateField';
 export { FilePick } from './FilePick';
-export { Badge, Relief } from './Relief';
+export { Badge, Relief, type ReliefKind } from './Relief';

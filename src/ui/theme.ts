@@ -84,6 +84,7 @@ export const materials = {
   bench: '#8F7E63',
   glue: '#E8B93C',
   paper: '#FFFFFF',
+  stain: '#3A2A20',
   lit: '#FFF3D6',
   shade: '#1A0F07',
   badge: '#1C231F',

@@ -1,1 +1,1 @@
-export { OutlineScreen as default } from '@/screens/survey/OutlineScreen';
+export { MarkScreen as default } from '@/screens/survey/MarkScreen';

@@ -51,14 +51,27 @@ async function draw(mark: Mark, { page, height, regular, bold, grey, embed }: Ki
       });
       return;
     }
+    case 'disc':
+      page.drawCircle({
+        x: pt(mark.at[0]),
+        y: y(mark.at[1]),
+        size: pt(mark.radiusMm),
+        color: grey(1),
+        borderColor: grey(0),
+        borderWidth: pt(0.4),
+      });
+      return;
     case 'text': {
       const font = mark.bold ? bold : regular;
       const known = new Set(font.getCharacterSet());
       const text = [...mark.text].map((c) => (known.has(c.codePointAt(0) ?? 0) ? c : '?')).join('');
+      const size = pt(mark.sizeMm);
+      // Digits of the text face stand seven tenths of its size high.
+      const [left, drop] = mark.centred ? [font.widthOfTextAtSize(text, size) / 2, 0.35 * size] : [0, 0];
       page.drawText(text, {
-        x: pt(mark.at[0]),
-        y: y(mark.at[1]),
-        size: pt(mark.sizeMm),
+        x: pt(mark.at[0]) - left,
+        y: y(mark.at[1]) - drop,
+        size,
         font,
         color: grey(mark.grey),
       });

@@ -4,7 +4,18 @@ import type { Point, Polygon } from '../geometry';
 export type Mark =
   | { kind: 'polygon'; points: Polygon; widthMm: number; dashed?: boolean; grey?: number; filled?: boolean }
   | { kind: 'line'; from: Point; to: Point; widthMm: number; dashed?: boolean; grey?: number }
-  | { kind: 'text'; at: Point; text: string; sizeMm: number; bold?: boolean; grey?: number }
+  /** A white disc with a rim, such as a number stands on. */
+  | { kind: 'disc'; at: Point; radiusMm: number }
+  /** Centred: `at` is the middle of the text rather than the start of its base line. */
+  | {
+      kind: 'text';
+      at: Point;
+      text: string;
+      sizeMm: number;
+      bold?: boolean;
+      grey?: number;
+      centred?: boolean;
+    }
   | { kind: 'picture'; at: Point; widthMm: number; heightMm: number; jpeg: Uint8Array };
 
 export type Page = { widthMm: number; heightMm: number; marks: Mark[] };

@@ -1,6 +1,6 @@
 import type { Mark, Page } from './drawing';
 
-const escape = (text: string): string =>
+export const escapeXml = (text: string): string =>
   text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 const n = (v: number): string => String(Math.round(v * 1000) / 1000);
 const ink = (grey = 0): string => {
@@ -19,9 +19,12 @@ function element(mark: Mark): string {
       const dash = mark.dashed ? ' stroke-dasharray="2 1.5"' : '';
       return `<line x1="${n(mark.from[0])}" y1="${n(mark.from[1])}" x2="${n(mark.to[0])}" y2="${n(mark.to[1])}" stroke="${ink(mark.grey)}" stroke-width="${n(mark.widthMm)}"${dash}/>`;
     }
+    case 'disc':
+      return `<circle cx="${n(mark.at[0])}" cy="${n(mark.at[1])}" r="${n(mark.radiusMm)}" fill="#fff" stroke="#000" stroke-width="0.4"/>`;
     case 'text': {
       const weight = mark.bold ? ' font-weight="700"' : '';
-      return `<text x="${n(mark.at[0])}" y="${n(mark.at[1])}" font-size="${n(mark.sizeMm)}" font-family="sans-serif" fill="${ink(mark.grey)}"${weight}>${escape(mark.text)}</text>`;
+      const middle = mark.centred ? ' text-anchor="middle" dominant-baseline="central"' : '';
+      return `<text x="${n(mark.at[0])}" y="${n(mark.at[1])}" font-size="${n(mark.sizeMm)}" font-family="sans-serif" fill="${ink(mark.grey)}"${weight}${middle}>${escapeXml(mark.text)}</text>`;
     }
     case 'picture': {
       let binary = '';

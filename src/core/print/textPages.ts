@@ -1,3 +1,4 @@
+import type { Point } from '../geometry';
 import type { Mark, Page, Paper } from './drawing';
 import { PAPERS } from './drawing';
 
@@ -6,6 +7,8 @@ export type Block =
   | { kind: 'heading'; text: string; level: 1 | 2 }
   | { kind: 'paragraph'; text: string; quiet?: boolean }
   | { kind: 'row'; left: string; right: string }
+  /** Marks of a drawing of this size, in mm from its own corner; made smaller when the page has less room. */
+  | { kind: 'drawing'; widthMm: number; heightMm: number; marks: readonly Mark[]; caption: string }
   | { kind: 'pictures'; items: { caption: string; jpeg: Uint8Array; aspect: number }[] };
 
 const MARGIN_MM = 18;
@@ -32,6 +35,25 @@ export function breakLines(text: string, most: number): string[] {
     lines.push(line);
   }
   return lines;
+}
+
+/** A drawing leaves room for what is said about it. mm. */
+const MOST_DRAWING_MM = 190;
+
+/** A mark moved to its place on the page and made smaller; lines and letters keep their size. */
+function placed(mark: Mark, [x, y]: Point, k: number): Mark {
+  const at = (p: Point): Point => [x + p[0] * k, y + p[1] * k];
+  switch (mark.kind) {
+    case 'polygon':
+      return { ...mark, points: mark.points.map(at) };
+    case 'line':
+      return { ...mark, from: at(mark.from), to: at(mark.to) };
+    case 'disc':
+    case 'text':
+      return { ...mark, at: at(mark.at) };
+    case 'picture':
+      return { ...mark, at: at(mark.at), widthMm: mark.widthMm * k, heightMm: mark.heightMm * k };
+  }
 }
 
 /** Sets blocks on as many pages as they take. */
@@ -84,6 +106,15 @@ export function setPages(blocks: readonly Block[], paper: Paper, footer: string)
         if (leftEnd >= start) y = start;
         lines(block.right, 3.5, MARGIN_MM + room * 0.36, room * 0.64, {});
         y = Math.max(y, leftEnd >= start ? leftEnd : y) + 1;
+        break;
+      }
+      case 'drawing': {
+        const scale = Math.min(1, room / block.widthMm, MOST_DRAWING_MM / block.heightMm);
+        need(block.heightMm * scale + 9);
+        marks.push(...block.marks.map((m) => placed(m, [MARGIN_MM, y + 2], scale)));
+        y += block.heightMm * scale + 4;
+        lines(block.caption, 3, MARGIN_MM, room, { grey: 0.35 });
+        y += 2;
         break;
       }
       case 'pictures': {

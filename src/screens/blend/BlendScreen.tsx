@@ -7,7 +7,8 @@ import { describeSource } from '@/core/sources';
 import { formatMinutes } from '@/core/units';
 import { useOne } from '@/records';
 import { Button, Figure, Notice, Progress, Row, Section, Text } from '@/ui';
-import { attempt, damageLabel, methodOf, sandingOf } from '../shared/derive';
+import { sandingOf } from '../shared/derive';
+import { attempt, damageLabel } from '../shared/surveying';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { Tone } from '../shared/Swatch';
@@ -21,27 +22,21 @@ import { VeneerLeft } from './VeneerLeft';
 export function BlendScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = useDamageView(id);
-  const { damage, face, piece, onFace } = view;
+  const { damage, face, piece, onFace, treated, method } = view;
   const old = useOldTones(damage, face, onFace);
   const stockTones = useStockTones();
   const veneer = useOne('veneer', damage?.body.patch.veneerId).record;
   const { length } = useUnits();
-  if (!damage || !piece) return <Missing what="This damage" loading={view.loading} />;
-  const method = methodOf(
-    piece.body,
-    face?.body,
-    damage.body,
-    onFace.map((d) => d.body),
-  );
+  if (!damage || !piece || !treated) return <Missing what="This damage" loading={view.loading} />;
   const isPatch = method !== undefined && methodById(method).family === 'patch';
-  const painted = piece.body.school === 'paint' || piece.body.goal === 'paint';
+  const painted = treated.school === 'paint' || treated.goal === 'paint';
   const bare = stockTones.tones.get(veneer?.id ?? '');
   const oldTones = old.tones;
   const plan =
     isPatch && !painted && oldTones && bare
-      ? attempt(() => blendPlan(oldTones, bare, topFinishOf(piece.body)))
+      ? attempt(() => blendPlan(oldTones, bare, topFinishOf(treated)))
       : undefined;
-  const sanding = face ? sandingOf(piece.body, face.body, isPatch ? veneer?.body : undefined) : undefined;
+  const sanding = face ? sandingOf(treated, face.body, isPatch ? veneer?.body : undefined) : undefined;
   const blend = plan?.ok ? plan.value : undefined;
   return (
     <Page

@@ -1,18 +1,24 @@
 import { router, useLocalSearchParams, type Href } from 'expo-router';
-import { View } from 'react-native';
-import { questionsFor, type AskedFact, type Question } from '@/core/damage';
-import { methodById, SCHOOLS, type MethodId } from '@/core/method';
-import type { Answers } from '@/records';
-import { Button, Chips, Fold, LengthField, LitCard, Notice, Text, TextField } from '@/ui';
-import { damageLabel, rankingOf, surveyed } from '../shared/derive';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { MOVING_KINDS, questionsFor } from '@/core/damage';
+import { methodById, SCHOOLS, type MaterialId, type MethodId } from '@/core/method';
+import { changeShop, useShop, type Answers } from '@/records';
+import { Button, Chips, LitCard, Notice, Text, TextField } from '@/ui';
+import { rankingOf } from '../shared/deciding';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
+import { damageLabel, surveyed } from '../shared/surveying';
 import { TrailList } from '../shared/Trail';
-import { useChange } from '../shared/useAct';
+import { useAct, useChange } from '../shared/useAct';
 import { useDamageView } from '../shared/usePiece';
-import { useUnits } from '../shared/useUnits';
+import { AnswerChips, AnswersFold } from './AnswersFold';
+import { BreakEvenFold } from './BreakEvenFold';
+import { CompareFold } from './CompareFold';
 import { RankingView } from './RankingView';
+import { SimilarFold } from './SimilarFold';
+import { WeightsFold } from './WeightsFold';
 
 /** Where a decided damage goes on. */
 function nextHref(damageId: string, pieceId: string, method: MethodId): string {
@@ -26,41 +32,33 @@ export function DecideScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = useDamageView(id);
   const change = useChange();
-  const { unit } = useUnits();
-  const { damage, face, piece, onFace } = view;
-  if (!damage || !piece) return <Missing what="This damage" loading={view.loading} />;
+  const act = useAct();
+  const { shop, record } = useShop();
+  const [tonight, setTonight] = useState(false);
+  const { damage, face, piece, onFace, treated } = view;
+  if (!damage || !piece || !treated) return <Missing what="This damage" loading={view.loading} />;
   const ranking = rankingOf(
     piece.body,
     face?.body,
     damage.body,
     onFace.map((d) => d.body),
+    shop,
+    tonight,
   );
   const survey = surveyed(damage.body, face?.body);
-  const answers = damage.body.answers;
-  const set = (fact: AskedFact, value: string | boolean): void => {
-    const next: Answers = { ...answers, [fact]: value };
-    change(damage, { answers: next });
-  };
-  const chips = (q: Question) => (
-    <Chips
-      key={q.fact}
-      label={q.ask}
-      help={q.look}
-      options={q.answers}
-      value={answers[q.fact]}
-      onChange={(value) => set(q.fact, value)}
-    />
-  );
+  const { answers, kind, method: chosen } = damage.body;
+  const answer = (next: Answers): void => change(damage, { answers: next });
   const first = ranking.ok ? ranking.value.ranked[0] : undefined;
-  const chosen = damage.body.method;
   const choose = (method: MethodId): void => change(damage, { method });
+  const buy = (materials: readonly MaterialId[]): void =>
+    act(() => changeShop(record, { shopping: [...new Set([...(shop.shopping ?? []), ...materials])] }));
   const recommended = first ? methodById(first.method) : undefined;
   const overridden = chosen !== undefined && first !== undefined && chosen !== first.method;
   return (
     <Page
       title="Decide the repair"
-      eyebrow={`${piece.body.name} · ${damageLabel(damage.body)} · ${SCHOOLS[piece.body.school].label.toLowerCase()}`}
-      back={{ href: `/damage/${damage.id}`, label: 'Outline' }}
+      eyebrow={`${piece.body.name} · ${damageLabel(damage.body)} · ${SCHOOLS[treated.school].label.toLowerCase()}`}
+      back={{ href: `/damage/${damage.id}`, label: 'The damage' }}
       list={<TrailList view={view} />}
       board={
         face ? (
@@ -89,7 +87,7 @@ export function DecideScreen() {
             title={methodById(chosen).label}
           >
             <Text>{methodById(chosen).how}</Text>
-            <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+            <View style={styles.row}>
               <Button
                 label="Work it out"
                 kind="main"
@@ -120,13 +118,24 @@ export function DecideScreen() {
           </LitCard>
         )
       ) : null}
-      {overridden ? (
+      {overridden || chosen === 'leave' ? (
         <TextField
-          label="Why this one?"
-          help="It goes into the record."
+          label={chosen === 'leave' ? 'Why may it stay?' : 'Why this one?'}
+          help="It goes into the report and the record."
           value={damage.body.methodReason}
           onChange={(methodReason) => change(damage, { methodReason })}
           lines={2}
+        />
+      ) : null}
+      {shop.materials ? (
+        <Chips
+          label="With what?"
+          options={[
+            { value: false, label: 'With anything, if need be bought' },
+            { value: true, label: 'With what I have tonight' },
+          ]}
+          value={tonight}
+          onChange={setTonight}
         />
       ) : null}
       {ranking.ok ? (
@@ -134,35 +143,47 @@ export function DecideScreen() {
           ranking={ranking.value}
           onChoose={choose}
           {...(chosen ? { chosen } : {})}
+          listed={shop.shopping ?? []}
+          onBuy={buy}
           answer={(q) => {
-            const question = questionsFor(damage.body.kind).find((x) => x.fact === q.fact);
+            const question = questionsFor(kind).find((x) => x.fact === q.fact);
             return question ? (
-              <Chips
-                label={question.ask}
+              <AnswerChips
+                question={question}
+                answers={answers}
                 bare
-                options={question.answers}
-                value={answers[question.fact]}
-                onChange={(v) => set(question.fact, v)}
+                onAnswer={(fact, value) => answer({ ...answers, [fact]: value })}
               />
             ) : null;
           }}
         />
       ) : null}
-      <Fold title="What is known of this damage">
-        {damage.body.kind === 'liftedEdge' ? (
-          <LengthField
-            label="Opening at the mouth"
-            help="How far the edge stands off, lifted by hand without force."
-            valueMm={answers.openingMm ?? 0}
-            unit={unit}
-            onChange={(openingMm) => change(damage, { answers: { ...answers, openingMm } })}
-          />
-        ) : null}
-        {questionsFor(damage.body.kind).map(chips)}
-        {Object.keys(answers).length > 0 ? (
-          <Button label="Forget the answers" kind="quiet" onPress={() => change(damage, { answers: {} })} />
-        ) : null}
-      </Fold>
+      {MOVING_KINDS.includes(kind) && survey.ok ? (
+        <Button
+          label="Does it move over the year?"
+          onPress={() => router.push(`/damage/${damage.id}/movement`)}
+        />
+      ) : null}
+      <View>
+        <AnswersFold
+          kind={kind}
+          answers={answers}
+          {...(face?.body.boardMm === undefined ? {} : { boardMm: face.body.boardMm })}
+          onChange={answer}
+        />
+        {ranking.ok ? <CompareFold ranking={ranking.value} /> : null}
+        {chosen ? <SimilarFold view={view} damage={damage} method={chosen} /> : null}
+        {face ? <BreakEvenFold face={face} onFace={onFace} /> : null}
+        <WeightsFold school={treated.school} />
+      </View>
+      {shop.materials ? null : (
+        <Text kind="quiet">
+          Stock does not count yet. Say on the shop page what you have, and methods that lack something are
+          marked.
+        </Text>
+      )}
     </Page>
   );
 }
+
+const styles = StyleSheet.create({ row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 } });

@@ -1,6 +1,16 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
-import { DAMAGE_KINDS, questionsFor, type DamageFacts, type DamageKind } from '@/core/damage';
+import {
+  DAMAGE_KINDS,
+  depthDoubt,
+  kindInfo,
+  lengthsFor,
+  MARK_DEFAULTS_MM,
+  questionsFor,
+  type DamageFacts,
+  type DamageKind,
+  type MarkTool,
+} from '@/core/damage';
 import {
   BUILDS,
   FINISH_GOALS,
@@ -13,17 +23,33 @@ import {
   type FinishNow,
   type School,
 } from '@/core/method';
-import { createRecord, localNow, newDamage, newFace, newPiece, type Answers } from '@/records';
+import { createRecord, localNow, newDamage, newFace, newPiece, useShop, type Answers } from '@/records';
 import { Button, Chips, Fold, LengthField, LitCard, Notice, optionsOf, Text } from '@/ui';
-import { attempt } from '../shared/derive';
+import { KindPicker } from '../shared/KindPicker';
+import { attempt } from '../shared/surveying';
 import { Page, Pane } from '../shared/Page';
 import { WoodChips } from '../shared/WoodChips';
 import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
+import { AnswerChips } from './AnswersFold';
 import { RankingView } from './RankingView';
 
 /** A filled ellipse rather than a rectangle: what a loss of that length and width covers. */
 const ROUGH_SHARE = Math.PI / 4;
+
+/** Measured facts from a few sizes, as the damage's mark would give them. */
+function sizesOf(
+  tool: MarkTool,
+  s: { alongMm: number; acrossMm: number; gapMm: number; diameterMm: number },
+): Partial<DamageFacts> {
+  if (tool === 'circle') {
+    const { diameterMm } = s;
+    return { diameterMm, alongMm: diameterMm, acrossMm: diameterMm, areaMm2: ROUGH_SHARE * diameterMm ** 2 };
+  }
+  return tool === 'line'
+    ? { alongMm: s.alongMm, gapMm: s.gapMm, areaMm2: s.alongMm * s.gapMm }
+    : { alongMm: s.alongMm, acrossMm: s.acrossMm, areaMm2: s.alongMm * s.acrossMm * ROUGH_SHARE };
+}
 
 /** One damage, one answer, without a record; it can be kept as one. */
 export function QuickScreen() {
@@ -39,10 +65,25 @@ export function QuickScreen() {
   const [goal, setGoal] = useState<FinishGoal>('shellac');
   const [school, setSchool] = useState<School>('clear');
   const [answers, setAnswers] = useState<Answers>({});
-  const areaMm2 = alongMm * acrossMm * ROUGH_SHARE;
-  const facts: DamageFacts = { kind, alongMm, acrossMm, areaMm2, atEdge, faceShare: 0, ...answers };
+  const [gapMm, setGap] = useState(MARK_DEFAULTS_MM.width);
+  const [diameterMm, setDiameter] = useState(MARK_DEFAULTS_MM.diameter);
+  const { shop } = useShop();
+  const { tool } = kindInfo(kind);
+  const facts: DamageFacts = {
+    kind,
+    atEdge,
+    faceShare: 0,
+    ...sizesOf(tool, { alongMm, acrossMm, gapMm, diameterMm }),
+    ...answers,
+  };
   const ranking = attempt(() =>
-    rankMethods({ damage: facts, surface: { build, show: true, finishNow, goal }, school }),
+    rankMethods({
+      damage: facts,
+      surface: { build, show: true, finishNow, goal },
+      school,
+      ...(shop.weights?.[school] ? { weights: shop.weights[school] } : {}),
+      ...(shop.materials ? { stock: shop.materials } : {}),
+    }),
   );
   const first = ranking.ok ? ranking.value.ranked[0] : undefined;
   const keep = (): void =>
@@ -61,7 +102,7 @@ export function QuickScreen() {
       });
       await createRecord('damage', {
         ...newDamage(piece.id, undefined, 1, kind),
-        roughAreaMm2: areaMm2,
+        roughAreaMm2: facts.areaMm2 ?? 0,
         answers,
         ...(first ? { method: first.method } : {}),
       });
@@ -74,18 +115,46 @@ export function QuickScreen() {
       back={{ href: '/', label: 'Pieces' }}
       board={
         <Pane>
-          <Chips<DamageKind>
-            label="What is it?"
-            help={DAMAGE_KINDS[kind].look}
-            options={optionsOf(DAMAGE_KINDS)}
+          <KindPicker
             value={kind}
             onChange={(k) => {
               setKind(k);
               setAnswers({});
             }}
           />
-          <LengthField label="Size along the grain" valueMm={alongMm} unit={unit} onChange={setAlong} />
-          <LengthField label="Size across the grain" valueMm={acrossMm} unit={unit} onChange={setAcross} />
+          {tool === 'circle' ? (
+            <LengthField label="Diameter" valueMm={diameterMm} unit={unit} onChange={setDiameter} />
+          ) : (
+            <>
+              <LengthField
+                label={tool === 'line' ? 'Length of the crack' : 'Size along the grain'}
+                valueMm={alongMm}
+                unit={unit}
+                onChange={setAlong}
+              />
+              {tool === 'line' ? (
+                <LengthField label="Width of the crack" valueMm={gapMm} unit={unit} onChange={setGap} />
+              ) : (
+                <LengthField
+                  label="Size across the grain"
+                  valueMm={acrossMm}
+                  unit={unit}
+                  onChange={setAcross}
+                />
+              )}
+            </>
+          )}
+          {lengthsFor(kind).map(({ fact, ask, look }) => (
+            <LengthField
+              key={fact}
+              label={ask}
+              help={look}
+              valueMm={answers[fact] ?? 0}
+              unit={unit}
+              check={(mm) => void depthDoubt(mm, undefined)}
+              onChange={(mm) => setAnswers((a) => ({ ...a, [fact]: mm }))}
+            />
+          ))}
           <Chips
             label="Does it reach an edge?"
             options={[
@@ -133,12 +202,11 @@ export function QuickScreen() {
           answer={(q) => {
             const question = questionsFor(kind).find((x) => x.fact === q.fact);
             return question ? (
-              <Chips
-                label={question.ask}
+              <AnswerChips
+                question={question}
+                answers={answers}
                 bare
-                options={question.answers}
-                value={answers[question.fact]}
-                onChange={(value) => setAnswers((a) => ({ ...a, [question.fact]: value }))}
+                onAnswer={(fact, value) => setAnswers((a) => ({ ...a, [fact]: value }))}
               />
             ) : null;
           }}

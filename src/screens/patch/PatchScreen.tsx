@@ -30,7 +30,8 @@ import {
   Text,
   useTheme,
 } from '@/ui';
-import { attempt, damageLabel, methodOf, patchFor, surveyed } from '../shared/derive';
+import { patchFor } from '../shared/derive';
+import { attempt, damageLabel, surveyed } from '../shared/surveying';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -54,9 +55,9 @@ export function PatchScreen() {
   const change = useChange();
   const act = useAct();
   const { unit, length, area } = useUnits();
-  const { damage, face, piece, onFace } = view;
+  const { damage, face, piece, onFace, treated, method } = view;
   const old = useOldTones(damage, face, onFace);
-  if (!damage || !piece) return <Missing what="This damage" loading={view.loading} />;
+  if (!damage || !piece || !treated) return <Missing what="This damage" loading={view.loading} />;
   const frame = {
     title: 'Match and patch',
     eyebrow: `${piece.body.name} · ${damageLabel(damage.body)}`,
@@ -64,12 +65,6 @@ export function PatchScreen() {
     list: <TrailList view={view} />,
   };
   const survey = surveyed(damage.body, face?.body);
-  const method = methodOf(
-    piece.body,
-    face?.body,
-    damage.body,
-    onFace.map((d) => d.body),
-  );
   const isPatch = method !== undefined && methodById(method).family === 'patch';
   if (!survey.ok || !face || !isPatch) {
     return (
@@ -88,7 +83,7 @@ export function PatchScreen() {
     );
   }
   const set = (patch: PatchChoice): void => change(damage, { patch: { ...damage.body.patch, ...patch } });
-  const result = attempt(() => patchFor(damage.body, survey.value, piece.body));
+  const result = attempt(() => patchFor(damage.body, survey.value, treated));
   const patch = result.ok ? result.value : undefined;
   const candidates = stock.records.flatMap((v): Candidate[] => {
     const tones = stockTones.tones.get(v.id);
@@ -186,7 +181,7 @@ export function PatchScreen() {
       ) : (
         <Notice kind="stop">{result.ok ? '' : result.problem}</Notice>
       )}
-      {crossing > 0 && piece.body.goal !== 'paint' ? (
+      {crossing > 0 && treated.goal !== 'paint' ? (
         <Notice kind="stop" title="A seam runs square across the grain">
           Under a clear finish it shows as a line. Take a lozenge, boat or kite.
         </Notice>

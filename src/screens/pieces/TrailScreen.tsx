@@ -2,7 +2,8 @@ import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { View } from 'react-native';
 import { SCHOOLS } from '@/core/method';
 import { Button, LitCard, Section, Text } from '@/ui';
-import { damageLabel, surveyed } from '../shared/derive';
+import { damageLabel, surveyed } from '../shared/surveying';
+import { conditionFor } from '../shared/condition';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { trailOf } from '../shared/nextStep';
@@ -10,6 +11,7 @@ import { Page, useWide } from '../shared/Page';
 import { LinkRow, TrailList, TrailSteps } from '../shared/Trail';
 import { useProgress } from '../shared/useBench';
 import { usePieceView } from '../shared/usePiece';
+
 import { useUnits } from '../shared/useUnits';
 
 /** One piece: its face in raking light, the next thing to do, and the trail of steps. */
@@ -23,6 +25,7 @@ export function TrailScreen() {
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
   const { next, steps } = trailOf({ ...view, piece }, done, all);
   const first = faces[0];
+  const parts = piece.body.parts ?? [];
   return (
     <Page
       title={piece.body.name}
@@ -80,6 +83,22 @@ export function TrailScreen() {
           label="About this piece, add a face"
           onPress={() => router.push(`/piece/${piece.id}/about`)}
         />
+      </Section>
+      <Section title="For the owner, and for the bench">
+        <View>
+          <LinkRow
+            href={`/piece/${piece.id}/report`}
+            title="Condition report"
+            detail="Score, map of every face, the worst first"
+            value={damages.length > 0 ? `${conditionFor(damages, faces).score}/100` : ''}
+          />
+          <LinkRow
+            href={`/piece/${piece.id}/parts`}
+            title="Parts and hardware"
+            detail="What was taken off, and where it goes back"
+            value={parts.length > 0 ? `${parts.filter((p) => p.back).length}/${parts.length}` : ''}
+          />
+        </View>
       </Section>
     </Page>
   );

@@ -22,7 +22,8 @@ import {
   Text,
 } from '@/ui';
 import { Cautions } from '../decide/RankingView';
-import { damageLabel, methodOf, pressPlan, surveyed, type PressPlan } from '../shared/derive';
+import { pressPlan, type PressPlan } from '../shared/derive';
+import { damageLabel, surveyed } from '../shared/surveying';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -44,14 +45,8 @@ export function PressScreen() {
   const { shop } = useShop();
   const change = useChange();
   const { unit, length, area, temperature } = useUnits();
-  const { damage, face, piece, onFace } = view;
-  if (!damage || !piece) return <Missing what="This damage" loading={view.loading} />;
-  const method = methodOf(
-    piece.body,
-    face?.body,
-    damage.body,
-    onFace.map((d) => d.body),
-  );
+  const { damage, face, piece, onFace, treated, method } = view;
+  if (!damage || !piece || !treated) return <Missing what="This damage" loading={view.loading} />;
   const survey = surveyed(damage.body, face?.body);
   const frame = {
     title: 'Glue and press',
@@ -76,7 +71,7 @@ export function PressScreen() {
       </Page>
     );
   }
-  const result = pressPlan(piece.body, method, damage.body, survey.value, shop);
+  const result = pressPlan(treated, method, damage.body, survey.value, shop);
   const set = (patch: GlueChoice): void => change(damage, { glue: { ...damage.body.glue, ...patch } });
   const plan = result.ok ? result.value : undefined;
   return (

@@ -2,7 +2,7 @@ import { SCHOOLS, FINISH_GOALS, methodById } from '@/core/method';
 import { setPages, type Block, type Page, type Paper } from '@/core/print';
 import { formatMinutes } from '@/core/units';
 import type { Picture, Stored } from '@/records';
-import { damageLabel, surveyed } from '../shared/derive';
+import { damageLabel, surveyed } from '../shared/surveying';
 
 type Input = {
   piece: Stored<'piece'>;

@@ -1,10 +1,11 @@
-import { useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
-import { G, Line, Polygon as SvgPolygon } from 'react-native-svg';
-import { toFace, toPicture, type Point, type Polygon } from '@/core/geometry';
+import { G, Line, Path, Polygon as SvgPolygon } from 'react-native-svg';
+import { kindInfo } from '@/core/damage';
+import { contains, grainAt, toFace, toPicture, type Point, type Polygon } from '@/core/geometry';
 import type { Stored } from '@/records';
 import { Canvas, materials, Notice, Progress, Relief, type CanvasProps } from '@/ui';
-import { around, boardOf, contentOf, outlineMm, type Board } from './derive';
+import { around, boardOf, contentOf, outlineMm, strokeAt, type Board } from './surveying';
 import { useWide } from './Page';
 import { useBoardPicture } from './useWorkshop';
 
@@ -18,6 +19,8 @@ type Props = {
   /** A place to show first, with this much around it; the whole face when not given. */
   focus?: { outline: Polygon; marginMm: number };
   phoneHeight?: number;
+  /** Height where there is room; the whole column when not given. */
+  wideHeight?: number;
   handles?: CanvasProps['handles'];
   onMove?: CanvasProps['onMove'];
   onMoveEnd?: CanvasProps['onMoveEnd'];
@@ -27,37 +30,60 @@ type Props = {
 };
 
 /** A face to scale under raking light, with its damages in relief. All places are in millimetres. */
-export function FaceBoard({ face, damages, current, over, phoneHeight = 300, focus, ...canvas }: Props) {
+export function FaceBoard({
+  face,
+  damages,
+  current,
+  over,
+  phoneHeight = 300,
+  wideHeight,
+  focus,
+  ...canvas
+}: Props) {
   const wide = useWide();
   const { width, height } = useWindowDimensions();
   const result = boardOf(face.body);
   const board = result.ok ? result.value : undefined;
   const picture = useBoardPicture(board, face.body.picture?.id);
+  const shown = useMemo(
+    () =>
+      board
+        ? damages
+            .map(({ id, body }) => ({
+              id,
+              outline: outlineMm(body, board),
+              relief: kindInfo(body.kind).relief,
+              number: body.number,
+            }))
+            .filter((d) => d.outline.length >= 3)
+        : [],
+    [board, damages],
+  );
   if (!board) return null;
   const content = contentOf(board);
   // A wide face needs less height than there is; the zoom buttons stand below it.
   const needed = ((width - 40) * content.height) / content.width + (canvas.still ? 20 : 100);
-  const shown = damages.filter((d) => d.body.outline.length >= 3);
   return (
     <View>
       <Canvas
         {...canvas}
         content={content}
-        heightPx={wide ? height : focus ? phoneHeight : Math.min(phoneHeight, needed)}
+        heightPx={wide ? (wideHeight ?? height) : focus ? phoneHeight : Math.min(phoneHeight, needed)}
         {...(focus ? { focus: around(focus.outline, focus.marginMm) } : {})}
         {...(picture.url ? { imageUrl: picture.url } : {})}
       >
         {(k) => (
           <G>
             {picture.url ? null : <PlainBoard board={board} pixelsPerMm={k} />}
-            {shown.map((d) => (
+            {picture.url && face.body.shape ? <OffFace board={board} /> : null}
+            {shown.map(({ id, outline, relief, number }) => (
               <Relief
-                key={d.id}
-                outline={outlineMm(d.body, board)}
-                kind={d.body.kind}
-                number={d.body.number}
+                key={id}
+                outline={outline}
+                kind={relief}
+                number={number}
                 pixelsPerUnit={k}
-                quiet={current !== undefined && current !== d.id}
+                quiet={current !== undefined && current !== id}
               />
             ))}
             {over?.(k, board)}
@@ -77,23 +103,41 @@ export function FaceBoard({ face, damages, current, over, phoneHeight = 300, foc
 /** A face without a photo: a plain board with its grain. */
 function PlainBoard({ board, pixelsPerMm }: { board: Board; pixelsPerMm: number }) {
   const { width, height } = contentOf(board);
-  const lines = Array.from({ length: 12 }, (_, i) => ((i + 0.5) * height) / 12);
+  const { outline } = board.plane;
+  const [across, down] = [12, 16];
+  const strokes = Array.from({ length: across * down }, (_, i): Point => [
+    ((i % across) + (Math.floor(i / across) % 2 ? 0.7 : 0.3)) * (width / across),
+    (Math.floor(i / across) + 0.5) * (height / down),
+  ])
+    .map((p) => strokeAt(p, grainAt(board.grain, outline, p), (0.8 * width) / across))
+    .filter((ends) => ends.every((p) => contains(outline, p)));
   return (
     <G>
-      <SvgPolygon points={board.plane.outline.map((p) => p.join(',')).join(' ')} fill={materials.veneer} />
-      {lines.map((y) => (
-        <Line
-          key={y}
-          x1={0}
-          x2={width}
-          y1={y}
-          y2={y}
-          stroke={materials.shade}
-          opacity={0.25}
-          strokeWidth={1 / pixelsPerMm}
-        />
-      ))}
+      <SvgPolygon points={outline.map((p) => p.join(',')).join(' ')} fill={materials.veneer} />
+      {strokes.map(([a, b]) => {
+        return (
+          <Line
+            key={a.join()}
+            x1={a[0]}
+            y1={a[1]}
+            x2={b[0]}
+            y2={b[1]}
+            stroke={materials.shade}
+            opacity={0.3}
+            strokeWidth={1.2 / pixelsPerMm}
+          />
+        );
+      })}
     </G>
+  );
+}
+
+/** Dims what lies in the photo but not on the face. */
+function OffFace({ board }: { board: Board }) {
+  const { width, height } = contentOf(board);
+  const ring = board.plane.outline.map((p, i) => `${i === 0 ? 'M' : 'L'}${p[0]} ${p[1]}`).join('');
+  return (
+    <Path d={`M0 0H${width}V${height}H0Z${ring}Z`} fillRule="evenodd" fill={materials.shade} opacity={0.55} />
   );
 }
 

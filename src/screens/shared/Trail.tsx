@@ -2,7 +2,7 @@ import { Link, type Href } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { SCHOOLS } from '@/core/method';
 import { space, Text, useTheme } from '@/ui';
-import { damageLabel } from './derive';
+import { damageLabel } from './surveying';
 import { trailOf, type TrailStep } from './nextStep';
 import type { PieceView } from './usePiece';
 import { useProgress } from './useBench';

@@ -3,24 +3,9 @@ import type { BlendPlan } from '@/core/colour';
 import type { Point } from '@/core/geometry';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece } from '@/records/defaults';
 import type { Bodies, Damage, Face, Kind, Piece, Shop, Stored } from '@/records/types';
-import {
-  around,
-  attempt,
-  boardOf,
-  caseOf,
-  contentOf,
-  damageLabel,
-  frameOf,
-  methodOf,
-  patchFor,
-  pressPlan,
-  rankingOf,
-  resourcesOf,
-  sandingOf,
-  surveyed,
-  viewOf,
-  workOf,
-} from './derive';
+import { caseOf, methodOf, rankingOf } from './deciding';
+import { patchFor, pressPlan, resourcesOf, sandingOf, workOf } from './derive';
+import { around, attempt, boardOf, contentOf, damageLabel, frameOf, surveyed, viewOf } from './surveying';
 import { trailOf } from './nextStep';
 
 const NOW = '2026-03-02T08:00:00';
@@ -94,7 +79,13 @@ describe('survey', () => {
 
 describe('decision', () => {
   test('facts are measured and answered; unknown ones stay out', () => {
-    const { damage, surface, school } = caseOf(piece, face, { ...chip, answers: { donor: false } }, both);
+    const { damage, surface, school } = caseOf(
+      piece,
+      face,
+      { ...chip, answers: { donor: false } },
+      both,
+      DEFAULT_SHOP,
+    );
     expect(damage).toMatchObject({
       kind: 'missingVeneer',
       atEdge: true,
@@ -109,13 +100,13 @@ describe('decision', () => {
 
   test('a damage kept from a quick answer is ranked by its rough size', () => {
     const { faceId: _, ...loose } = { ...chip, outline: [], roughAreaMm2: 500 };
-    expect(caseOf(piece, undefined, loose, [loose]).damage.areaMm2).toBe(500);
-    expect(ok(rankingOf(piece, undefined, loose, [loose])).ranked.length).toBeGreaterThan(0);
+    expect(caseOf(piece, undefined, loose, [loose], DEFAULT_SHOP).damage.areaMm2).toBe(500);
+    expect(ok(rankingOf(piece, undefined, loose, [loose], DEFAULT_SHOP)).ranked.length).toBeGreaterThan(0);
   });
 
   test('the choice goes before the recommendation', () => {
-    expect(methodOf(piece, face, chip, both)).toBe('veneerPatch');
-    expect(methodOf(piece, face, { ...chip, method: 'leave' }, both)).toBe('leave');
+    expect(methodOf(piece, face, chip, both, DEFAULT_SHOP)).toBe('veneerPatch');
+    expect(methodOf(piece, face, { ...chip, method: 'leave' }, both, DEFAULT_SHOP)).toBe('leave');
   });
 });
 
@@ -220,6 +211,7 @@ describe('work and trail', () => {
     faces,
     damages,
     log: [],
+    shop: DEFAULT_SHOP,
     loading: false,
   });
   const { scale: _scale, ...unscaled } = face;

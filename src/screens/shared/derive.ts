@@ -8,24 +8,8 @@ import {
 } from '@/core/adhesive';
 import type { PieceWork, RepairWork } from '@/core/bench';
 import type { BlendPlan } from '@/core/colour';
-import { DAMAGE_KINDS, type DamageFacts } from '@/core/damage';
-import {
-  areaOf,
-  assertOutline,
-  boundingBox,
-  compose,
-  facePlane,
-  leavesFace,
-  lineAngle,
-  measureOutline,
-  sidesReached,
-  toFace,
-  type FacePlane,
-  type OutlineMeasures,
-  type PictureFrame,
-  type Polygon,
-} from '@/core/geometry';
-import { methodById, rankMethods, type MethodId, type Ranking, type RepairCase } from '@/core/method';
+import { areaOf, type Polygon } from '@/core/geometry';
+import { methodById, type MethodFamily, type MethodId } from '@/core/method';
 import {
   clampById,
   layingMinutes,
@@ -37,134 +21,12 @@ import {
 import { sandingBudget, type SandingBudget } from '@/core/sanding';
 import { PATCH_DEFAULTS, patchOutline, suggestShape, thicknessPlan, type Patch } from '@/core/veneer';
 import type { Damage, Face, Piece, Shop, Stored, Veneer } from '@/records';
-import type { FaceView } from '@/worker';
+import { methodOf, treatedAs } from './deciding';
+import { attempt, damageLabel, surveyed, type Result, type Surveyed } from './surveying';
 
-/** A result, or the sentence that says why there is none. */
-export type Result<T> = { ok: true; value: T } | { ok: false; problem: string };
-
-export function attempt<T>(work: () => T): Result<T> {
-  try {
-    return { ok: true, value: work() };
-  } catch (error) {
-    if (error instanceof RangeError) return { ok: false, problem: error.message };
-    throw error;
-  }
-}
-
-const PLAIN_BOARD_PX = 1000;
-
-/** The picture's size, or that of a plain board for a face without a picture. */
-export function frameOf(face: Face): PictureFrame {
-  if (face.picture) return face.picture;
-  const s = face.scale;
-  const ratio = s?.kind === 'rectangle' ? s.heightMm / s.widthMm : 0.7;
-  return { widthPx: PLAIN_BOARD_PX, heightPx: PLAIN_BOARD_PX * ratio };
-}
-
-export type Board = { plane: FacePlane; frame: PictureFrame; grainDeg: number };
-
-/** The face to scale; nothing until the user has set a scale. */
-export function boardOf(face: Face): Result<Board> {
-  const { scale } = face;
-  if (!scale) return { ok: false, problem: 'The face has no scale yet.' };
-  return attempt(() => {
-    const frame = frameOf(face);
-    const plane = facePlane({ picture: frame, scale, faceCorners: face.faceCorners });
-    const [a, b] = (face.grain ?? []).map((p) => toFace(plane, frame, p));
-    return { plane, frame, grainDeg: a && b ? lineAngle(a, b) : 0 };
-  });
-}
-
-const LONGEST_VIEW_PX = 1400;
-
-/** What the worker needs to redraw a face to scale. */
-export function viewOf({ plane }: Board, jpeg: string): FaceView {
-  const mmPerPixel = Math.max(plane.widthMm, plane.heightMm) / LONGEST_VIEW_PX;
-  return {
-    jpeg,
-    toSource: compose(plane.faceToPicture, [mmPerPixel, 0, 0, 0, mmPerPixel, 0, 0, 0, 1]),
-    widthPx: Math.max(1, Math.round(plane.widthMm / mmPerPixel)),
-    heightPx: Math.max(1, Math.round(plane.heightMm / mmPerPixel)),
-    mmPerPixel,
-  };
-}
-
-export const outlineMm = (damage: Damage, { plane, frame }: Board): Polygon =>
-  damage.outline.map((p) => toFace(plane, frame, p));
-
-export type Surveyed = { board: Board; outline: Polygon; measures: OutlineMeasures; atEdge: boolean };
-
-/** A damage to scale: its outline in mm and what is measured from it. */
-export function surveyed(damage: Damage, face: Face | undefined): Result<Surveyed> {
-  if (!face) return { ok: false, problem: 'The damage has no face yet.' };
-  const board = boardOf(face);
-  if (!board.ok) return board;
-  return attempt(() => {
-    const outline = outlineMm(damage, board.value);
-    assertOutline(outline);
-    if (leavesFace(board.value.plane.outline, outline)) {
-      throw new RangeError('The outline leaves the face. Drag its points back onto the wood.');
-    }
-    const atEdge = sidesReached(board.value.plane.outline, outline).length > 0;
-    return { board: board.value, outline, measures: measureOutline(outline, board.value.grainDeg), atEdge };
-  });
-}
-
-/** The facts of a damage as the rules see them: measured from its outline, and answered by the user. */
-export function caseOf(
-  piece: Piece,
-  face: Face | undefined,
-  damage: Damage,
-  onFace: readonly Damage[],
-): RepairCase {
-  const survey = surveyed(damage, face);
-  const facts: DamageFacts = { kind: damage.kind, ...damage.answers };
-  if (survey.ok) {
-    const { measures, atEdge, board } = survey.value;
-    const damaged = onFace
-      .filter((d) => d.kind === damage.kind)
-      .map((d) => surveyed(d, face))
-      .reduce((sum, s) => sum + (s.ok ? s.value.measures.areaMm2 : 0), 0);
-    Object.assign(facts, {
-      areaMm2: measures.areaMm2,
-      alongMm: measures.alongMm,
-      acrossMm: measures.acrossMm,
-      atEdge,
-      faceShare: Math.min(1, damaged / areaOf(board.plane.outline)),
-    });
-  } else if (damage.roughAreaMm2 !== undefined) {
-    facts.areaMm2 = damage.roughAreaMm2;
-  }
-  const surface = face
-    ? {
-        build: face.build,
-        show: face.show,
-        finishNow: face.finishNow,
-        goal: piece.goal,
-        ...(face.build === 'solid' ? {} : { veneerMm: face.veneerMm }),
-      }
-    : { goal: piece.goal };
-  return { damage: facts, surface, school: piece.school };
-}
-
-export const rankingOf = (
-  piece: Piece,
-  face: Face | undefined,
-  damage: Damage,
-  onFace: readonly Damage[],
-): Result<Ranking> => attempt(() => rankMethods(caseOf(piece, face, damage, onFace)));
-
-/** The method chosen, or else the one recommended. */
-export function methodOf(
-  piece: Piece,
-  face: Face | undefined,
-  damage: Damage,
-  onFace: readonly Damage[],
-): MethodId | undefined {
-  if (damage.method) return damage.method;
-  const ranking = rankingOf(piece, face, damage, onFace);
-  return ranking.ok ? ranking.value.ranked[0]?.method : undefined;
-}
+/** Repairs whose glue is waited for, and those of them that are pressed flat over an area. */
+const GLUED_FAMILIES: MethodFamily[] = ['reglue', 'patch', 'structure', 'letIn'];
+export const PRESSED_FAMILIES: MethodFamily[] = ['reglue', 'patch'];
 
 export type PressPlan = {
   adhesive: Adhesive;
@@ -274,8 +136,19 @@ export function sandingOf(piece: Piece, face: Face, veneer?: Veneer): Result<San
   });
 }
 
-export const damageLabel = (damage: Damage): string =>
-  `${DAMAGE_KINDS[damage.kind].label}, no. ${damage.number}`;
+/** Along a split or an edge joint one clamp a hand's breadth, as for pressing veneer: three on 300 mm (common practice). mm. */
+const CLAMP_SPACING_MM = 100;
+
+/** Clamps across a split, a joint or a let-in piece: of the kind that the shop has most of. */
+function acrossClamps(
+  survey: Surveyed | undefined,
+  shop: Shop,
+): { resource: string; count: number } | undefined {
+  const [most] = ownedClamps(shop).sort((a, b) => b.count - a.count);
+  if (!most) return undefined;
+  const wanted = Math.ceil((survey?.lengthMm ?? CLAMP_SPACING_MM) / CLAMP_SPACING_MM);
+  return { resource: most.kind.id, count: Math.min(most.count, Math.max(1, wanted)) };
+}
 
 /** All of a piece's work as the bench planner takes it. Glue that cannot set at this temperature is given its times at 20 °C. */
 export function workOf(
@@ -290,19 +163,30 @@ export function workOf(
   const repairs = mine.flatMap((d): RepairWork[] => {
     const face = faces.find((f) => f.id === d.body.faceId)?.body;
     const onFace = mine.filter((o) => o.body.faceId === d.body.faceId).map((o) => o.body);
-    const method = methodOf(piece.body, face, d.body, onFace);
+    const method = methodOf(piece.body, face, d.body, onFace, shop);
+    const treated = treatedAs(piece.body, face);
     if (!method) return [];
     const survey = surveyed(d.body, face);
-    const plan = survey.ok ? pressPlan(piece.body, method, d.body, survey.value, shop) : undefined;
+    const { family } = methodById(method);
+    const pressed = PRESSED_FAMILIES.includes(family);
+    const plan = survey.ok && pressed ? pressPlan(treated, method, d.body, survey.value, shop) : undefined;
     const press = plan?.ok ? plan.value : undefined;
-    const adhesive = press?.adhesive ?? adhesiveById(suggestAdhesive(method, piece.body.school).id);
+    const adhesive = press?.adhesive ?? adhesiveById(suggestAdhesive(method, treated.school).id);
     const here = press?.times ?? attempt(() => glueTimes(adhesive, shop.temperatureC));
     const times = here.ok ? here.value : glueTimes(adhesive, 20);
     const caution = here.ok ? {} : { caution: `${here.problem} The plan reckons with its times at 20 °C.` };
     const veneer = veneers.find((v) => v.id === d.body.patch.veneerId)?.body;
-    const glued = ['reglue', 'patch'].includes(methodById(method).family);
+    const glued = GLUED_FAMILIES.includes(family);
     const count = press ? Math.min(press.layout.clamps.length, Math.max(1, press.owned)) : 0;
     const handHeld = method === 'tack';
+    const clamps =
+      !glued || handHeld
+        ? undefined
+        : pressed
+          ? press && press.owned > 0
+            ? { resource: press.clamp.id, count }
+            : undefined
+          : acrossClamps(survey.ok ? survey.value : undefined, shop);
     const blend = blends.get(d.id);
     return [
       {
@@ -320,9 +204,7 @@ export function workOf(
               },
             }
           : {}),
-        ...(glued && press && !handHeld && press.owned > 0
-          ? { clamps: { resource: press.clamp.id, count } }
-          : {}),
+        ...(clamps ? { clamps } : {}),
         shimSheets:
           face && veneer && face.veneerMm > 0 ? thicknessPlan(face.veneerMm, veneer.thicknessMm).sheets : 0,
         powderyGlueLine: d.body.answers.glueLine === 'powdery',
@@ -347,23 +229,3 @@ export const resourcesOf = (shop: Shop): Record<string, number> => ({
   hands: shop.hands,
   ...Object.fromEntries(shop.clamps.map((c) => [c.id, c.count])),
 });
-
-/** The neighbourhood of an outline on its face, for a drawing that shows a place rather than the whole. */
-export function around(
-  outline: Polygon,
-  marginMm: number,
-): { x: number; y: number; width: number; height: number } {
-  const box = boundingBox(outline);
-  return {
-    x: box.left - marginMm,
-    y: box.top - marginMm,
-    width: box.right - box.left + 2 * marginMm,
-    height: box.bottom - box.top + 2 * marginMm,
-  };
-}
-
-/** A face's box, for drawings. */
-export const contentOf = ({ plane }: Board): { width: number; height: number } => {
-  const box = boundingBox(plane.outline);
-  return { width: box.right, height: box.bottom };
-};

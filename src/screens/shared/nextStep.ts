@@ -1,4 +1,5 @@
-import { boardOf, damageLabel, methodOf, surveyed } from './derive';
+import { methodOf } from './deciding';
+import { boardOf, damageLabel, surveyed } from './surveying';
 import { methodById, type MethodId } from '@/core/method';
 import type { Damage, Face, Piece, Stored } from '@/records';
 import type { PieceView } from './usePiece';
@@ -22,7 +23,7 @@ export function trailOf(
   const onFace = (d: Damage): Damage[] =>
     damages.filter((o) => o.body.faceId === d.faceId).map((o) => o.body);
   const method = (d: Stored<'damage'>): MethodId | undefined =>
-    methodOf(piece.body, facing(d)?.body, d.body, onFace(d.body));
+    methodOf(piece.body, facing(d)?.body, d.body, onFace(d.body), view.shop);
   const family = (d: Stored<'damage'>): string => {
     const m = method(d);
     return m ? methodById(m).family : 'leave';

@@ -33,6 +33,23 @@ export async function downloadPdf(title: string, pages: readonly Page[], name: s
   download(await toPdf(title, pages, { regular, bold }), name, 'application/pdf');
 }
 
+/** Hands a document to the browser's own print dialog. */
+export function printHtml(html: string): Promise<void> {
+  return new Promise((resolve) => {
+    const frame = document.createElement('iframe');
+    frame.title = 'Sheet to print';
+    frame.style.cssText = 'position:fixed;width:0;height:0;border:0';
+    frame.onload = () => {
+      frame.contentWindow?.print();
+      // The dialog holds the page up while it is open; a moment later the sheet is no longer needed.
+      setTimeout(() => frame.remove(), 60_000);
+      resolve();
+    };
+    frame.srcdoc = html;
+    document.body.append(frame);
+  });
+}
+
 /** A name that every file system takes. */
 export const fileName = (text: string): string =>
   text

@@ -1,10 +1,13 @@
-import { useList, useOne, type Stored } from '@/records';
+import type { MethodId } from '@/core/method';
+import { useList, useOne, useShop, type Piece, type Shop, type Stored } from '@/records';
+import { methodOf, treatedAs } from './deciding';
 
 export type PieceView = {
   piece?: Stored<'piece'>;
   faces: Stored<'face'>[];
   damages: Stored<'damage'>[];
   log: Stored<'log'>[];
+  shop: Shop;
   loading: boolean;
 };
 
@@ -14,6 +17,7 @@ export function usePieceView(id: string | undefined): PieceView {
   const faces = useList('face');
   const damages = useList('damage');
   const log = useList('log');
+  const { shop, loading: shopLoading } = useShop();
   return {
     ...(pieces.record ? { piece: pieces.record } : {}),
     faces: faces.records.filter((f) => f.body.pieceId === id),
@@ -23,7 +27,8 @@ export function usePieceView(id: string | undefined): PieceView {
     log: log.records
       .filter((l) => l.body.pieceId === id)
       .sort((a, b) => a.body.doneAt.localeCompare(b.body.doneAt)),
-    loading: pieces.loading || faces.loading || damages.loading || log.loading,
+    shop,
+    loading: pieces.loading || faces.loading || damages.loading || log.loading || shopLoading,
   };
 }
 
@@ -45,17 +50,35 @@ export type DamageView = PieceView & {
   face?: Stored<'face'>;
   /** All damages of the same face, this one too. */
   onFace: Stored<'damage'>[];
+  /** The piece as it is treated on this face. */
+  treated?: Piece;
+  /** The method chosen, or else the one recommended. */
+  method?: MethodId;
 };
 
 export function useDamageView(id: string | undefined): DamageView {
   const { record: damage, loading } = useOne('damage', id);
   const view = usePieceView(damage?.body.pieceId);
   const face = view.faces.find((f) => f.id === damage?.body.faceId);
+  const onFace = face ? view.damages.filter((d) => d.body.faceId === face.id) : damage ? [damage] : [];
+  const { piece, shop } = view;
+  const method =
+    damage && piece
+      ? methodOf(
+          piece.body,
+          face?.body,
+          damage.body,
+          onFace.map((d) => d.body),
+          shop,
+        )
+      : undefined;
   return {
     ...view,
     loading: loading || view.loading,
     ...(damage ? { damage } : {}),
     ...(face ? { face } : {}),
-    onFace: face ? view.damages.filter((d) => d.body.faceId === face.id) : damage ? [damage] : [],
+    onFace,
+    ...(piece ? { treated: treatedAs(piece.body, face?.body) } : {}),
+    ...(method ? { method } : {}),
   };
 }

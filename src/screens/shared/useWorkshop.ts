@@ -2,9 +2,10 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import useSWR from 'swr';
 import { blendPlan, type BlendPlan, type Tones, type TopFinish } from '@/core/colour';
 import { methodById } from '@/core/method';
-import { browserStore, useList, usePicture, type Piece, type Stored } from '@/records';
+import { browserStore, useList, usePicture, useShop, type Piece, type Stored } from '@/records';
 import { rectifyFace, swatchTones, tonesAroundDamage, type FaceView } from '@/worker';
-import { boardOf, methodOf, outlineMm, surveyed, viewOf, type Board } from './derive';
+import { methodOf, treatedAs } from './deciding';
+import { boardOf, outlineMm, surveyed, viewOf, type Board } from './surveying';
 
 /** A picture as something an image can show; let go of when it is no longer shown. */
 export function usePictureUrl(id: string | undefined): string | undefined {
@@ -139,27 +140,31 @@ export function useBlends(): { blends: ReadonlyMap<string, BlendPlan>; loading: 
   const faces = useList('face');
   const damages = useList('damage');
   const stock = useStockTones();
-  const loadingRecords = pieces.loading || faces.loading || damages.loading || stock.loading;
+  const { shop, loading: shopLoading } = useShop();
+  const loadingRecords = pieces.loading || faces.loading || damages.loading || stock.loading || shopLoading;
   const key = loadingRecords
     ? null
-    : ['blends', JSON.stringify([pieces.records, faces.records, damages.records]), stock.tones.size];
+    : ['blends', JSON.stringify([pieces.records, faces.records, damages.records, shop]), stock.tones.size];
   const { data, isLoading } = useSWR(key, async () => {
     const plans = new Map<string, BlendPlan>();
     for (const damage of damages.records) {
       const piece = pieces.records.find((p) => p.id === damage.body.pieceId);
       const face = faces.records.find((f) => f.id === damage.body.faceId);
       const bare = stock.tones.get(damage.body.patch.veneerId ?? '');
-      if (!piece || !face || !bare || piece.body.school === 'paint' || piece.body.goal === 'paint') continue;
+      if (!piece || !face || !bare) continue;
+      const treated = treatedAs(piece.body, face.body);
+      if (treated.school === 'paint' || treated.goal === 'paint') continue;
       const onFace = damages.records.filter((d) => d.body.faceId === face.id);
       const method = methodOf(
         piece.body,
         face.body,
         damage.body,
         onFace.map((d) => d.body),
+        shop,
       );
       if (!method || methodById(method).family !== 'patch') continue;
       const old = await readOldTones(damage, face, onFace).catch(() => undefined);
-      if (old) plans.set(damage.id, blendPlan(old, bare, topFinishOf(piece.body)));
+      if (old) plans.set(damage.id, blendPlan(old, bare, topFinishOf(treated)));
     }
     return plans;
   });

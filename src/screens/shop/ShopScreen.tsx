@@ -36,11 +36,12 @@ import {
   Text,
   useSay,
 } from '@/ui';
-import { attempt } from '../shared/derive';
+import { attempt } from '../shared/surveying';
 import { Page, Pane } from '../shared/Page';
 import { download } from '../shared/print';
 import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
+import { MaterialsSection } from './MaterialsSection';
 
 /** The shop: climate, clamps, hours, units, and all data in one file. */
 export function ShopScreen() {
@@ -76,6 +77,7 @@ export function ShopScreen() {
               />
             ))}
           </Section>
+          <MaterialsSection shop={shop} onChange={set} />
         </Pane>
       }
     >

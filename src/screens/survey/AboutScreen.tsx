@@ -2,11 +2,26 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { FINISH_GOALS, SCHOOLS } from '@/core/method';
+import { useClimate } from '@/instruments';
 import { createPicture, createRecord, newFace, removeRecords, type Piece } from '@/records';
-import { Button, Chips, FilePick, Fold, optionsOf, Progress, Section, Text, TextField, useSay } from '@/ui';
+import {
+  Button,
+  Chips,
+  DateField,
+  FilePick,
+  Fold,
+  optionsOf,
+  Progress,
+  Section,
+  Text,
+  TextField,
+  useSay,
+} from '@/ui';
 import { storePicture } from '@/worker';
+import { AirFields, COMMON_HOME } from '../shared/air';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
+import { Photos } from '../shared/Photos';
 import { LinkRow, TrailList } from '../shared/Trail';
 import { useAct, useChange } from '../shared/useAct';
 import { usePieceView } from '../shared/usePiece';
@@ -19,9 +34,12 @@ export function AboutScreen() {
   const act = useAct();
   const say = useSay();
   const [busy, setBusy] = useState(false);
+  const { climate } = useClimate();
   const { piece, faces } = view;
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
   const set = (patch: Partial<Piece>): void => change(piece, patch);
+  const parts = piece.body.parts ?? [];
+  const home = piece.body.home ?? COMMON_HOME;
   const addFace = (file?: File): void =>
     act(async () => {
       setBusy(true);
@@ -78,6 +96,11 @@ export function AboutScreen() {
         value={piece.body.goal}
         onChange={(goal) => set({ goal })}
       />
+      <DateField
+        label="To be ready by"
+        value={piece.body.deadline}
+        onChange={(deadline) => set({ deadline })}
+      />
       <TextField label="Notes" value={piece.body.note} onChange={(note) => set({ note })} lines={3} />
       <Section
         title="Faces"
@@ -104,6 +127,34 @@ export function AboutScreen() {
           <Button label="Add a face without a photo" kind="quiet" onPress={() => addFace()} />
         </View>
       </Section>
+      <View>
+        <LinkRow
+          href={`/piece/${piece.id}/parts`}
+          title="Parts and hardware"
+          detail="What was taken off, and where it goes back"
+          value={parts.length > 0 ? `${parts.filter((p) => p.back).length}/${parts.length}` : ''}
+        />
+        <Fold title="The air where it lives">
+          <Text kind="quiet">
+            A crack opens in the driest month and closes in the dampest. Ask the owner, or lay a
+            thermo-hygrometer there for a year.
+          </Text>
+          {(['dry', 'damp'] as const).map((season) => (
+            <AirFields
+              key={season}
+              title={season === 'dry' ? 'Driest month' : 'Dampest month'}
+              air={home[season]}
+              {...(climate ? { reading: climate } : {})}
+              onChange={(air) => set({ home: { ...home, [season]: air } })}
+            />
+          ))}
+        </Fold>
+        <Photos
+          title="Photos of the whole piece"
+          photos={piece.body.photos ?? []}
+          onChange={(photos) => set({ photos })}
+        />
+      </View>
       <Fold title="Delete this piece">
         <Text kind="quiet">Its faces, damages and log go with it. You can undo it right after.</Text>
         <Button label="Delete this piece" kind="danger" onPress={remove} />

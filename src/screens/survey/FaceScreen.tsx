@@ -1,32 +1,42 @@
 import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
-import { BUILDS, FINISHES_NOW, VENEER_RANGE_MM } from '@/core/method';
+import { type DamageKind } from '@/core/damage';
 import { createPicture, createRecord, INSET_CORNERS, newDamage, removeRecords, type Face } from '@/records';
-import {
-  Button,
-  Chips,
-  FilePick,
-  Fold,
-  LengthField,
-  LitCard,
-  Notice,
-  optionsOf,
-  Section,
-  Text,
-  TextField,
-  useSay,
-} from '@/ui';
+import { Button, FilePick, Fold, LengthField, LitCard, Notice, Section, Text, useSay } from '@/ui';
 import { storePicture } from '@/worker';
-import { boardOf, damageLabel, surveyed } from '../shared/derive';
+import { KindPicker } from '../shared/KindPicker';
+import { Photos } from '../shared/Photos';
+import { boardOf, damageLabel, grainIsKnown, surveyed } from '../shared/surveying';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { LinkRow, TrailList } from '../shared/Trail';
-import { WoodChips } from '../shared/WoodChips';
 import { useAct, useChange } from '../shared/useAct';
 import { useFaceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
+import { FaceFacts } from './FaceFacts';
 import { RawPhoto } from './RawPhoto';
+import { ShapeSection } from './ShapeSection';
+
+/** What has been tested so far, in a few words. */
+function testsNote({ finishTests = [], thicknessReadings = [], moistureReadings = [] }: Face): string {
+  const count = finishTests.length + thicknessReadings.length + moistureReadings.length;
+  return count === 0 ? '' : String(count);
+}
+
+function grainDetail({ grain, grainPlan }: Face): string {
+  switch (grainPlan?.kind) {
+    case 'radial':
+      return 'A sunburst';
+    case 'border':
+      return 'With a crossbanded border';
+    case 'zones':
+      return `In ${grainPlan.zones.length} zones of its own`;
+    default:
+      return grain ? 'Drawn on the photo' : 'Not drawn yet; taken as level';
+  }
+}
 
 /** A face: its photo, what it is made of, and the way to scale, grain and damages. */
 export function FaceScreen() {
@@ -37,6 +47,8 @@ export function FaceScreen() {
   const say = useSay();
   const { unit, length, area } = useUnits();
   const { face, piece, onFace } = view;
+  const [picked, setKind] = useState<DamageKind>();
+  const kind = picked ?? (face?.body.build === 'solid' ? 'gouge' : 'liftedEdge');
   if (!face || !piece) return <Missing what="This face" loading={view.loading} />;
   const set = (patch: Partial<Face>): void => change(face, patch);
   const board = boardOf(face.body);
@@ -44,10 +56,11 @@ export function FaceScreen() {
   const size = face.body.scale?.kind === 'rectangle' ? face.body.scale : { widthMm: 600, heightMm: 450 };
   const setSize = (widthMm: number, heightMm: number): void =>
     set({ scale: { kind: 'rectangle', object: 'face', corners: [[0, 0], [1, 0], [1, 1], [0, 1]], widthMm, heightMm } }); // prettier-ignore
-  const outline = (): void =>
+  const grainKnown = grainIsKnown(face.body);
+  const mark = (): void =>
     act(async () => {
       const number = Math.max(0, ...view.damages.map((d) => d.body.number)) + 1;
-      const damage = await createRecord('damage', newDamage(piece.id, face.id, number, 'liftedEdge'));
+      const damage = await createRecord('damage', newDamage(piece.id, face.id, number, kind));
       router.push(`/damage/${damage.id}`);
     });
   const replacePhoto = (file: File): void =>
@@ -87,13 +100,13 @@ export function FaceScreen() {
       list={<TrailList view={view} />}
       board={picture}
     >
-      {board.ok && face.body.grain ? (
+      {board.ok && grainKnown ? (
         <LitCard
           eyebrow="Now"
-          title={onFace.length === 0 ? 'Outline the first damage' : 'Outline the next damage, or decide'}
+          title={onFace.length === 0 ? 'Mark the first damage' : 'Mark the next damage, or decide'}
         >
-          <Text>Tap round it on the photo. Its area and its lengths along and across the grain follow.</Text>
-          <Button label="Outline a damage" kind="main" onPress={outline} />
+          <KindPicker value={kind} onChange={setKind} />
+          <Button label="Mark it on the picture" kind="main" onPress={mark} />
         </LitCard>
       ) : board.ok || plain ? null : (
         <LitCard eyebrow="Now" title="Set the scale">
@@ -103,7 +116,7 @@ export function FaceScreen() {
           <Button label="Set the scale" kind="main" onPress={() => router.push(`/face/${face.id}/scale`)} />
         </LitCard>
       )}
-      {board.ok && !face.body.grain ? (
+      {board.ok && !grainKnown ? (
         <LitCard eyebrow="Now" title="Show the direction of the grain">
           <Text>Drag an arrow along the grain. Patches, slits and knives follow it.</Text>
           <Button label="Draw the grain" kind="main" onPress={() => router.push(`/face/${face.id}/grain`)} />
@@ -122,7 +135,7 @@ export function FaceScreen() {
           <LinkRow
             href={`/face/${face.id}/grain`}
             title="Grain"
-            detail={face.body.grain ? 'Drawn on the photo' : 'Not drawn yet; taken as level'}
+            detail={grainDetail(face.body)}
             value={`${Math.round(board.value.grainDeg)}°`}
           />
         ) : null}
@@ -133,7 +146,7 @@ export function FaceScreen() {
               key={d.id}
               href={`/damage/${d.id}`}
               title={damageLabel(d.body)}
-              detail={survey.ok ? 'Outlined' : survey.problem}
+              detail={survey.ok ? 'Marked' : survey.problem}
               value={survey.ok ? area(survey.value.measures.areaMm2) : ''}
             />
           );
@@ -158,52 +171,21 @@ export function FaceScreen() {
           )}
         </Section>
       ) : null}
-      <Section title="What it is made of">
-        <TextField
-          label="Name of the face"
-          value={face.body.name}
-          onChange={(name) => set({ name: name.trim() || face.body.name })}
-          most={120}
+      <ShapeSection face={face} others={view.faces.filter((f) => f.id !== face.id)} onChange={set} />
+      <FaceFacts face={face.body} piece={piece.body} onChange={set} />
+      <View>
+        <LinkRow
+          href={`/face/${face.id}/tests`}
+          title="Tests of finish and wood"
+          detail="Solvent tests, wipe, thickness and moisture readings"
+          value={testsNote(face.body)}
         />
-        <Chips
-          label="Build"
-          options={optionsOf(BUILDS)}
-          value={face.body.build}
-          onChange={(build) => set({ build, veneerMm: build === 'solid' ? 0 : face.body.veneerMm || 0.6 })}
-        />
-        <WoodChips value={face.body.species} onChange={(species) => set({ species })} />
-        {face.body.build === 'solid' ? null : (
-          <LengthField
-            label="Veneer thickness"
-            help="Read it at an edge, a chip or a screw hole. New veneer is often 0.5 to 0.6 mm, old up to 2 mm."
-            valueMm={face.body.veneerMm}
-            unit={unit}
-            check={(mm) => {
-              if (mm < VENEER_RANGE_MM.least || mm > VENEER_RANGE_MM.most) {
-                throw new RangeError(
-                  `A veneer of ${length(mm)} cannot be; it lies between ${length(VENEER_RANGE_MM.least)} and ${length(VENEER_RANGE_MM.most)}.`,
-                );
-              }
-            }}
-            onChange={(veneerMm) => set({ veneerMm })}
-          />
-        )}
-        <Chips
-          label="Finish on it now"
-          options={optionsOf(FINISHES_NOW)}
-          value={face.body.finishNow}
-          onChange={(finishNow) => set({ finishNow })}
-        />
-        <Chips
-          label="Is it seen?"
-          options={[
-            { value: true, label: 'Show face' },
-            { value: false, label: 'Hidden face' },
-          ]}
-          value={face.body.show}
-          onChange={(show) => set({ show })}
-        />
-      </Section>
+      </View>
+      <Photos
+        title="More photos of this face"
+        photos={face.body.photos ?? []}
+        onChange={(photos) => set({ photos })}
+      />
       <Fold title="Another photo, or delete this face">
         <FilePick
           label={plain ? 'Add a photo' : 'Take another photo'}

@@ -1,7 +1,7 @@
 import { useWindowDimensions } from 'react-native';
 import type { Stored } from '@/records';
 import { Canvas, type CanvasProps } from '@/ui';
-import { frameOf } from '../shared/derive';
+import { frameOf } from '../shared/surveying';
 import { useWide } from '../shared/Page';
 import { usePictureUrl } from '../shared/useWorkshop';
 

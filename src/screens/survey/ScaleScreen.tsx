@@ -6,7 +6,7 @@ import { REFERENCE_OBJECTS, scaleQuality, type Point, type ScaleReference } from
 import { describeSource, derived, published } from '@/core/sources';
 import { INSET_CORNERS, type Face } from '@/records';
 import { Button, Chips, Figure, LengthField, materials, Notice, Text, type Handle } from '@/ui';
-import { attempt, boardOf, frameOf } from '../shared/derive';
+import { attempt, boardOf, frameOf } from '../shared/surveying';
 import { useDraft } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';

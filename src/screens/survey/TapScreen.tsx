@@ -3,11 +3,11 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Circle, G, Line, Polygon as SvgPolygon } from 'react-native-svg';
 import useSWR from 'swr';
-import type { Point } from '@/core/geometry';
+import { contains, type Point } from '@/core/geometry';
 import type { TapMap } from '@/core/tapping';
 import { Button, Figure, materials, Notice, Text } from '@/ui';
 import { computeInWorker } from '@/worker';
-import { boardOf, damageLabel, type Board } from '../shared/derive';
+import { boardOf, damageLabel, outlineMm, type Board } from '../shared/surveying';
 import { FaceBoard, inPicture, onFaceMm } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -15,6 +15,8 @@ import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useAct';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
+import { EarPanel } from './EarPanel';
+import { useEar } from './useEar';
 
 type PlacedTap = { x: number; y: number; hollow: boolean };
 
@@ -46,6 +48,10 @@ export function TapScreen() {
       })
     : [];
   const { map, problem } = useTapMap(board, taps);
+  const spot = aimed ?? (map ? ([map.next.x, map.next.y] as const) : undefined);
+  // The simulated bench sounds hollow where this damage is already marked.
+  const marked = damage && board ? outlineMm(damage.body, board) : [];
+  const ear = useEar(() => spot !== undefined && marked.length >= 3 && contains(marked, spot));
   if (!damage || !piece) return <Missing what="This damage" loading={view.loading} />;
   const back = { href: `/damage/${damage.id}` as const, label: 'Outline' };
   if (!face || !board) {
@@ -55,17 +61,18 @@ export function TapScreen() {
       </Page>
     );
   }
-  const spot = aimed ?? (map ? ([map.next.x, map.next.y] as const) : undefined);
   const stored = damage.body.taps ?? [];
   const heard = (hollow: boolean): void => {
     if (!spot) return;
     change(damage, { taps: [...stored, { at: inPicture(board, spot), hollow }] });
     setAimed(undefined);
+    ear.clear();
   };
+  const proposed = ear.heard?.hollow;
   const [largest, ...others] = map?.looseOutlines ?? [];
   const take = (): void => {
     if (!largest) return;
-    change(damage, { outline: largest.map((p) => inPicture(board, p)) });
+    change(damage, { outline: largest.map((p) => inPicture(board, p)), mark: undefined });
     router.push(`/damage/${damage.id}`);
   };
   return (
@@ -93,8 +100,8 @@ export function TapScreen() {
         <View style={styles.half}>
           <Button
             big
-            label="Solid"
-            kind="main"
+            label={proposed === false ? 'Solid?' : 'Solid'}
+            kind={proposed === true ? 'plain' : 'main'}
             name="It sounds solid"
             disabled={!spot}
             onPress={() => heard(false)}
@@ -103,15 +110,24 @@ export function TapScreen() {
         <View style={styles.half}>
           <Button
             big
-            label="Hollow"
-            kind="main"
+            label={proposed === true ? 'Hollow?' : 'Hollow'}
+            kind={proposed === false ? 'plain' : 'main'}
             name="It sounds hollow"
             disabled={!spot}
             onPress={() => heard(true)}
           />
         </View>
       </View>
+      <EarPanel ear={ear} />
       {problem ? <Notice kind="stop">{problem}</Notice> : null}
+      {map && map.disputed.length > 0 ? (
+        <Notice
+          kind="rest"
+          title={`${map.disputed.length === 1 ? 'One spot sounded' : `${map.disputed.length} spots sounded`} both solid and hollow`}
+        >
+          Both taps are kept and weighed. Tap there again, and more tell than fewer.
+        </Notice>
+      ) : null}
       {map ? (
         <View style={styles.figures}>
           <Figure

@@ -1,0 +1,1 @@
+export { MovementScreen as default } from '@/screens/movement/MovementScreen';

@@ -1,0 +1,1 @@
+export { TestsScreen as default } from '@/screens/survey/TestsScreen';

@@ -1,0 +1,1 @@
+export { ReportScreen as default } from '@/screens/report/ReportScreen';

@@ -1,0 +1,197 @@
+import { useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { CONDITION_FORMULA, CONDITION_SOURCE, type Condition } from '@/core/condition';
+import { DAMAGE_KINDS } from '@/core/damage';
+import { toHtml, type Page as Sheet } from '@/core/print';
+import { describeSource } from '@/core/sources';
+import { browserStore, localNow, useShop, type Stored } from '@/records';
+import { Button, Figure, LitCard, Progress, Section, Text, useTheme } from '@/ui';
+import { rectifyFace } from '@/worker';
+import { conditionFor, measuredWords } from '../shared/condition';
+import { FaceBoard } from '../shared/FaceBoard';
+import { Missing } from '../shared/Missing';
+import { Page } from '../shared/Page';
+import { download, downloadPdf, fileName, printHtml } from '../shared/print';
+import { boardOf, damageLabel, viewOf } from '../shared/surveying';
+import { LinkRow, TrailList } from '../shared/Trail';
+import { useAct } from '../shared/useAct';
+import { usePieceView, type PieceView } from '../shared/usePiece';
+import { useUnits } from '../shared/useUnits';
+import { reportPages, type ReportPictures } from './reportPages';
+
+const bytesOf = (base64: string): Uint8Array => Uint8Array.from(atob(base64), (c) => c.charCodeAt(0));
+
+/** Everything the report shows that is not in the lists: faces redrawn square on, and the other photos. */
+async function loadPictures(view: PieceView, onProgress: (f: number) => void): Promise<ReportPictures> {
+  const faces = new Map<string, Uint8Array>();
+  for (const [i, face] of view.faces.entries()) {
+    onProgress(i / Math.max(1, view.faces.length));
+    const board = boardOf(face.body);
+    const stored = face.body.picture ? await browserStore.get('picture', face.body.picture.id) : undefined;
+    if (!board.ok || !stored) continue;
+    const blob = await rectifyFace(viewOf(board.value, stored.body.jpeg));
+    faces.set(face.id, new Uint8Array(await blob.arrayBuffer()));
+  }
+  const ids = [view.piece, ...view.faces].flatMap((r) => r?.body.photos ?? []).map((p) => p.pictureId);
+  const photos = new Map<string, { jpeg: Uint8Array; aspect: number }>();
+  for (const id of ids) {
+    const stored = await browserStore.get('picture', id);
+    if (stored)
+      photos.set(id, { jpeg: bytesOf(stored.body.jpeg), aspect: stored.body.widthPx / stored.body.heightPx });
+  }
+  return { faces, photos };
+}
+
+/** The condition of a piece: score, every face with its damages, the worst first; on paper as a report. */
+export function ReportScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const view = usePieceView(id);
+  const { shop } = useShop();
+  const act = useAct();
+  const units = useUnits();
+  const [progress, setProgress] = useState<number>();
+  const { piece, faces, damages } = view;
+  if (!piece) return <Missing what="This piece" loading={view.loading} />;
+  const title = `Condition of ${piece.body.name}`;
+  const name = `${fileName(piece.body.name)}-condition`;
+  const whole = conditionFor(damages, faces);
+  const make = (give: (pages: Sheet[]) => Promise<void> | void): void =>
+    act(async () => {
+      setProgress(0);
+      try {
+        const pictures = await loadPictures(view, setProgress);
+        await give(reportPages({ ...view, piece }, pictures, shop.paper, units, localNow().slice(0, 10)));
+      } finally {
+        setProgress(undefined);
+      }
+    });
+  return (
+    <Page
+      title="Condition report"
+      eyebrow={piece.body.name}
+      back={{ href: `/piece/${piece.id}`, label: piece.body.name }}
+      list={<TrailList view={view} />}
+    >
+      <View style={styles.head}>
+        <Score condition={whole} />
+        <Figure label="Damages" value={String(whole.count)} />
+        <Figure
+          label="Damaged area"
+          value={units.area(whole.damagedMm2)}
+          note={`${(100 * whole.share).toFixed(1)} % of the faces`}
+        />
+        <Figure
+          label="Getting worse"
+          value={String(whole.byGravity[3])}
+          note="by themselves"
+          alarm={whole.byGravity[3] > 0}
+        />
+      </View>
+      <LitCard eyebrow="For the owner" title="On paper">
+        <Text>Score, a map of every face with numbered damages, measurements, repairs and reasons.</Text>
+        {progress === undefined ? (
+          <View style={styles.row}>
+            <Button
+              label="Report as PDF"
+              kind="main"
+              onPress={() => make((pages) => downloadPdf(title, pages, `${name}.pdf`))}
+            />
+            <Button label="Print it" onPress={() => make((pages) => printHtml(toHtml(title, pages)))} />
+            <Button
+              label="Save it as a page"
+              kind="quiet"
+              onPress={() => make((pages) => download(toHtml(title, pages), `${name}.html`, 'text/html'))}
+            />
+          </View>
+        ) : (
+          <Progress label="Drawing the faces square on" fraction={progress} />
+        )}
+      </LitCard>
+      <Section title="The worst first">
+        <View>
+          {whole.worst.map((w) => {
+            const d = damages.find((o) => o.id === w.id);
+            const face = faces.find((f) => f.id === d?.body.faceId);
+            return d ? (
+              <LinkRow
+                key={w.id}
+                href={`/damage/${d.id}/decide`}
+                title={damageLabel(d.body)}
+                detail={`${face?.body.name ?? 'On no face yet'}: ${measuredWords(d, face, units)}`}
+                value={`−${w.points}`}
+              />
+            ) : null;
+          })}
+        </View>
+        {whole.worst.length === 0 ? <Text kind="quiet">No damage has been marked on this piece.</Text> : null}
+        <Text kind="quiet">{CONDITION_FORMULA}</Text>
+        <Text kind="label">{describeSource(CONDITION_SOURCE)}</Text>
+      </Section>
+      {faces.map((f) => (
+        <FaceReport key={f.id} face={f} onFace={damages.filter((d) => d.body.faceId === f.id)} />
+      ))}
+      {whole.byKind.length > 0 ? (
+        <Section title="By kind">
+          {whole.byKind.map((k) => (
+            <Text key={k.kind}>{`${k.count} × ${DAMAGE_KINDS[k.kind].label.toLowerCase()}`}</Text>
+          ))}
+        </Section>
+      ) : null}
+    </Page>
+  );
+}
+
+function FaceReport({ face, onFace }: { face: Stored<'face'>; onFace: readonly Stored<'damage'>[] }) {
+  const { area } = useUnits();
+  const own = conditionFor(onFace, [face]);
+  const board = boardOf(face.body);
+  return (
+    <Section title={face.body.name}>
+      {board.ok ? (
+        <View style={styles.map}>
+          <FaceBoard
+            face={face}
+            damages={onFace}
+            still
+            label={`Map of ${face.body.name}`}
+            phoneHeight={260}
+            wideHeight={340}
+          />
+        </View>
+      ) : (
+        <Text kind="quiet">{board.problem}</Text>
+      )}
+      <Text>
+        {`Score ${own.score} of 100. ${own.count} ${own.count === 1 ? 'damage' : 'damages'} over ${area(own.damagedMm2)}, ${(100 * own.share).toFixed(1)} % of the face.`}
+      </Text>
+    </Section>
+  );
+}
+
+/** The score as a figure and a bar; the bar's colour only repeats what the number says. */
+function Score({ condition }: { condition: Condition }) {
+  const theme = useTheme();
+  return (
+    <View style={styles.score}>
+      <Figure label="Condition" value={String(condition.score)} unit="of 100" />
+      <View style={[styles.track, { backgroundColor: theme.line }]}>
+        <View
+          style={{
+            height: 8,
+            width: `${condition.score}%`,
+            backgroundColor: condition.score < 50 ? theme.oxblood : theme.verdigris,
+          }}
+        />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  head: { flexDirection: 'row', flexWrap: 'wrap', gap: 16 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
+  score: { minWidth: 140, gap: 4 },
+  track: { height: 8, borderRadius: 4, overflow: 'hidden' },
+  map: { marginHorizontal: -8 },
+});

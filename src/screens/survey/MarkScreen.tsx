@@ -1,0 +1,292 @@
+import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { G, Polyline } from 'react-native-svg';
+import {
+  kindInfo,
+  LOOSE_KINDS,
+  mapMark,
+  markPoints,
+  MOVING_KINDS,
+  moveMarkPoint,
+  type Mark,
+  type MarkTool,
+} from '@/core/damage';
+import { boundingBox, type Point } from '@/core/geometry';
+import { removeRecords, type Damage } from '@/records';
+import { Button, Chips, Figure, Fold, materials, Notice, optionsOf, Text, useSay, type Handle } from '@/ui';
+import { FaceBoard, inPicture, useDraft } from '../shared/FaceBoard';
+import { KindPicker } from '../shared/KindPicker';
+import { Missing } from '../shared/Missing';
+import { Page } from '../shared/Page';
+import { boardOf, damageLabel, isMarked, markMm, markOf, outlineMm, surveyed, type Board } from '../shared/surveying'; // prettier-ignore
+import { TrailList } from '../shared/Trail';
+import { useAct, useChange } from '../shared/useAct';
+import { useDamageView } from '../shared/usePiece';
+import { useUnits } from '../shared/useUnits';
+import { CopyFold } from './CopyFold';
+import { remarked, shifted, stored, tapped, TOOLS } from './markEditing';
+import { PointFields, SizeFields } from './MarkFields';
+
+/** How much of the face is shown round a damage that is opened again. mm. */
+const ROOM_MM = 50;
+const MOST_UNDO = 100;
+const WHOLE = 'whole';
+const BESIDE_MM = 14;
+
+/** A damage marked on its face with the tool that fits it, and what its mark measures. */
+export function MarkScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const view = useDamageView(id);
+  const change = useChange();
+  const act = useAct();
+  const say = useSay();
+  const { length, area } = useUnits();
+  const [past, setPast] = useState<Mark[]>([]);
+  const [future, setFuture] = useState<Mark[]>([]);
+  // A tool that is chosen before anything is placed.
+  const [picked, setPicked] = useState<MarkTool>();
+  const { damage, face, piece } = view;
+  const savedMark: Mark = damage ? markOf(damage.body) : { tool: 'area', outline: [] };
+  const write = (mark: Mark): void => change(damage, stored(mark));
+  const put = (mark: Mark): void => {
+    setPast((p) => [...p.slice(1 - MOST_UNDO), savedMark]);
+    setFuture([]);
+    write(mark);
+  };
+  const draft = useDraft<Mark>(savedMark, put);
+  if (!damage || !piece) return <Missing what="This damage" loading={view.loading} />;
+  const body: Damage = { ...damage.body, ...stored(draft.value) };
+  const placed = isMarked(body);
+  const tool = placed ? draft.value.tool : (picked ?? kindInfo(body.kind).tool);
+  const result = face ? boardOf(face.body) : undefined;
+  const board = result?.ok ? result.value : undefined;
+  const back = face
+    ? { href: `/face/${face.id}` as const, label: face.body.name }
+    : { href: `/piece/${piece.id}` as const, label: piece.body.name };
+  const step = (from: Mark[], setFrom: typeof setPast, setTo: typeof setPast): void => {
+    const last = from[from.length - 1];
+    if (!last) return;
+    setFrom(from.slice(0, -1));
+    setTo((to) => [...to, savedMark]);
+    write(last);
+  };
+  const remove = (): void =>
+    act(async () => {
+      const putBack = await removeRecords([{ kind: 'damage', id: damage.id }]);
+      router.replace(back.href);
+      say({
+        text: `${damageLabel(damage.body)} was deleted.`,
+        action: { label: 'Undo', run: () => act(putBack) },
+      });
+    });
+  const picker = <KindPicker value={body.kind} onChange={(kind) => change(damage, { kind })} />;
+  if (!face || !board) {
+    return (
+      <Page title={damageLabel(body)} eyebrow={piece.body.name} back={back} list={<TrailList view={view} />}>
+        {picker}
+        <Notice kind="rest" title="Not on a face yet">
+          {face
+            ? 'Set the scale of the face first; then the damage can be marked to size.'
+            : 'This damage was kept from a quick answer. Add a photo of its face to mark it.'}
+        </Notice>
+        {face ? (
+          <Button label="Set the scale" kind="main" onPress={() => router.push(`/face/${face.id}/scale`)} />
+        ) : (
+          <PutOnFace view={view} />
+        )}
+        <Button label="See the ranking" onPress={() => router.push(`/damage/${damage.id}/decide`)} />
+        <Button label="Delete this damage" kind="danger" onPress={remove} />
+      </Page>
+    );
+  }
+  const toPicture = (p: Point): Point => inPicture(board, p);
+  const mark = markMm(body, board);
+  const survey = surveyed(body, face.body);
+  const putMm = (next: Mark): void => put(mapMark(next, toPicture));
+  const handles = handlesOf(mark, placed, survey.ok ? survey.value.outline : undefined);
+  const drag = (handle: string, at: Point): void => {
+    if (handle === WHOLE) {
+      const centre = handles.find((h) => h.id === WHOLE);
+      if (centre) draft.drag(mapMark(shifted(mark, [at[0] - centre.x, at[1] - centre.y]), toPicture));
+    } else draft.drag(moveMarkPoint(draft.value, Number(handle), toPicture(at)));
+  };
+  const retool = (next: MarkTool): void => {
+    setPicked(next);
+    const made = remarked(next, outlineMm(body, board));
+    if (made && next !== tool) putMm(made);
+  };
+  return (
+    <Page
+      title={damageLabel(body)}
+      eyebrow={`${piece.body.name} · ${face.body.name}`}
+      back={back}
+      list={<TrailList view={view} />}
+      board={
+        <FaceBoard
+          key={damage.id}
+          face={face}
+          {...(survey.ok ? { focus: { outline: survey.value.outline, marginMm: ROOM_MM } } : {})}
+          damages={view.onFace.map((d) => (d.id === damage.id ? { ...d, body } : d))}
+          current={damage.id}
+          label={`Face to scale. ${TOOLS[tool].hint}`}
+          phoneHeight={380}
+          handles={handles}
+          onTap={(at) => putMm(tapped(tool, placed ? mark : undefined, at))}
+          onMove={drag}
+          onMoveEnd={draft.drop}
+          over={(k) => (survey.ok ? null : <Unfinished mark={mark} k={k} />)}
+        />
+      }
+    >
+      {survey.ok ? (
+        <View style={styles.figures}>
+          {survey.value.gapMm === undefined ? (
+            <Figure label="Area" value={area(survey.value.measures.areaMm2)} />
+          ) : (
+            <Figure label="Width" value={length(survey.value.gapMm)} />
+          )}
+          {survey.value.lengthMm === undefined ? null : (
+            <Figure label="Length" value={length(survey.value.lengthMm)} />
+          )}
+          {survey.value.diameterMm === undefined ? (
+            <>
+              <Figure label="Along the grain" value={length(survey.value.measures.alongMm)} />
+              <Figure label="Across the grain" value={length(survey.value.measures.acrossMm)} />
+            </>
+          ) : (
+            <Figure label="Diameter" value={length(survey.value.diameterMm)} />
+          )}
+        </View>
+      ) : placed ? (
+        tool === 'area' && mark.tool === 'area' && mark.outline.length < 3 ? (
+          <Text kind="strong">{`${mark.outline.length} of at least 3 points. Tap on, round the damage.`}</Text>
+        ) : (
+          <Notice kind="stop" title="This mark cannot be measured yet">
+            {survey.problem}
+          </Notice>
+        )
+      ) : (
+        <Text kind="strong">{TOOLS[tool].hint}</Text>
+      )}
+      <SizeFields mark={draft.value} onChange={put} />
+      <View style={styles.row}>
+        <Button label="Undo" onPress={() => step(past, setPast, setFuture)} disabled={past.length === 0} />
+        <Button
+          label="Redo"
+          onPress={() => step(future, setFuture, setPast)}
+          disabled={future.length === 0}
+        />
+        <Button label="Start again" onPress={() => put({ tool: 'area', outline: [] })} disabled={!placed} />
+      </View>
+      {survey.ok ? (
+        <Text kind="quiet">
+          {survey.value.atEdge
+            ? 'It reaches the edge of the face.'
+            : 'It lies inside the face and reaches no edge.'}{' '}
+          Drag a point to adjust it; tap to add one.
+        </Text>
+      ) : null}
+      <Button
+        label="Next: decide the repair"
+        kind="main"
+        disabled={!survey.ok}
+        onPress={() => router.push(`/damage/${damage.id}/decide`)}
+      />
+      {LOOSE_KINDS.includes(body.kind) ? (
+        <Button label="Find it by tapping" onPress={() => router.push(`/damage/${damage.id}/tap`)} />
+      ) : null}
+      {MOVING_KINDS.includes(body.kind) && survey.ok ? (
+        <Button
+          label="Does it move over the year?"
+          onPress={() => router.push(`/damage/${damage.id}/movement`)}
+        />
+      ) : null}
+      {picker}
+      <Fold title="How it is marked">
+        <Chips<MarkTool> label="Marked as" bare options={optionsOf(TOOLS)} value={tool} onChange={retool} />
+        <Text kind="quiet">{TOOLS[tool].hint}</Text>
+      </Fold>
+      <Fold title="Points as numbers">
+        <PointFields
+          mark={mark}
+          onMove={(i, at) => putMm(moveMarkPoint(mark, i, at))}
+          onRemove={(i) => {
+            if (mark.tool === 'area') putMm({ ...mark, outline: mark.outline.filter((_, k) => k !== i) });
+            if (mark.tool === 'line') putMm({ ...mark, points: mark.points.filter((_, k) => k !== i) });
+          }}
+          onAdd={() => putMm(tapped(tool, placed ? mark : undefined, middleOf(board)))}
+        />
+      </Fold>
+      <CopyFold
+        view={view}
+        damage={damage}
+        board={board}
+        mark={mark}
+        onMove={(by) => putMm(shifted(mark, by))}
+      />
+      <Fold title="Delete this damage">
+        <Button label="Delete this damage" kind="danger" onPress={remove} />
+      </Fold>
+    </Page>
+  );
+}
+
+const middleOf = ({ plane }: Board): Point => [plane.widthMm / 2, plane.heightMm / 2];
+
+/** Handles for the mark's points, and one in the middle that moves the whole. */
+function handlesOf(mark: Mark, placed: boolean, outline: readonly Point[] | undefined): Handle[] {
+  if (!placed) return [];
+  const points = markPoints(mark);
+  const handles = points.map(({ label, at }, i): Handle => ({ id: String(i), label, x: at[0], y: at[1] }));
+  if (!outline || points.length < 2) return handles;
+  // Beside the damage rather than on it, where a point may lie.
+  const box = boundingBox(outline);
+  const x = (box.left + box.right) / 2;
+  return [...handles, { id: WHOLE, label: 'The whole damage', x, y: box.bottom + BESIDE_MM, whole: true }];
+}
+
+/** Points that do not make a whole mark yet. */
+function Unfinished({ mark, k }: { mark: Mark; k: number }) {
+  const points = markPoints(mark).map((p) => p.at);
+  return (
+    <G>
+      <Polyline
+        points={points.map((p) => p.join(',')).join(' ')}
+        fill="none"
+        stroke={materials.onBadge}
+        strokeWidth={2 / k}
+      />
+    </G>
+  );
+}
+
+/** A damage kept from a quick answer finds its face. */
+function PutOnFace({ view }: { view: ReturnType<typeof useDamageView> }) {
+  const change = useChange();
+  if (view.faces.length === 0) {
+    return (
+      <Button
+        label="Add a face"
+        kind="main"
+        onPress={() => router.push(`/piece/${view.piece?.id ?? ''}/about`)}
+      />
+    );
+  }
+  return (
+    <View style={{ gap: 8 }}>
+      {view.faces.map((f) => (
+        <Button
+          key={f.id}
+          label={`It is on ${f.body.name}`}
+          onPress={() => change(view.damage, { faceId: f.id })}
+        />
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  figures: { flexDirection: 'row', flexWrap: 'wrap', gap: 16 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+});
