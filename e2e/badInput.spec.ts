@@ -71,7 +71,7 @@ test('corners that cross and an outline that crosses itself are told and can be 
   await expect(page.getByText('Scale at the centre')).toBeVisible();
 
   await page.goto('/face/lectern-slope');
-  await page.getByRole('button', { name: 'Outline a damage' }).click();
+  await page.getByRole('button', { name: 'Mark it on the picture' }).click();
   await tapAt(page, /^Face to scale/, { width: 600, height: 450 }, [[200, 200], [300, 200]]); // prettier-ignore
   await expect(page.getByText('2 of at least 3 points')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Next: decide the repair' })).toBeDisabled();

@@ -70,11 +70,11 @@ test('the whole job: from a photo to the finished record, out to a file and into
     await page.getByRole('textbox', { name: 'Or type the angle, °' }).fill('0');
     await page.getByRole('textbox', { name: 'Or type the angle, °' }).press('Enter');
     await expect(page.getByText('Grain, from level, clockwise')).toBeVisible();
-    await page.getByRole('button', { name: 'Next: outline the damage' }).click();
+    await page.getByRole('button', { name: 'Next: mark the damage' }).click();
   });
 
   await test.step('3. outline the lifted edge: tap, drag, undo', async () => {
-    await page.getByRole('button', { name: 'Outline a damage' }).click();
+    await page.getByRole('button', { name: 'Mark it on the picture' }).click();
     await tapAt(page, /^Face to scale/, FACE, [[180, 449], [200, 415], [330, 412], [350, 449]]); // prettier-ignore
     await expect(page.getByText('Along the grain')).toBeVisible();
     await expect(page.getByText('It reaches the edge of the face.')).toBeVisible();
@@ -116,9 +116,9 @@ test('the whole job: from a photo to the finished record, out to a file and into
     await page.goto('/');
     await page.getByRole('link', { name: /Washstand top/ }).click();
     await page.getByRole('link', { name: /^Top\. Photo/ }).click();
-    await page.getByRole('button', { name: 'Outline a damage' }).click();
-    await tapAt(page, /^Face to scale/, FACE, [[560, 1], [598, 1], [598, 30], [580, 16]]); // prettier-ignore
     await page.getByRole('radio', { name: 'Missing veneer' }).click();
+    await page.getByRole('button', { name: 'Mark it on the picture' }).click();
+    await tapAt(page, /^Face to scale/, FACE, [[560, 1], [598, 1], [598, 30], [580, 16]]); // prettier-ignore
     await page.getByRole('button', { name: 'Next: decide the repair' }).click();
     await expect(page.getByRole('heading', { name: 'Veneer patch', level: 2 })).toBeVisible();
     await page.getByRole('button', { name: 'Choose the recommended: Veneer patch' }).click();

@@ -71,7 +71,8 @@ export function LengthField({
   onChange,
   check,
 }: FieldProps & {
-  valueMm: number;
+  /** Not measured yet when not given. */
+  valueMm: number | undefined;
   unit: LengthUnit;
   onChange: (mm: number) => void;
   check?: (mm: number) => void;
@@ -80,8 +81,14 @@ export function LengthField({
   const [problem, setProblem] = useState<string>();
   const id = useId();
   const input = useInputStyle();
+  const theme = useTheme();
+  const shown = valueMm === undefined ? '' : formatLength(valueMm, unit);
   const commit = (): void => {
     if (draft === undefined) return;
+    if (draft.trim() === '' && valueMm === undefined) {
+      setDraft(undefined);
+      return;
+    }
     try {
       const mm = parseLength(draft, unit);
       check?.(mm);
@@ -89,9 +96,8 @@ export function LengthField({
       setDraft(undefined);
       onChange(mm);
     } catch (error) {
-      setProblem(
-        `${error instanceof Error ? error.message : String(error)} The value before it, ${formatLength(valueMm, unit)}, still counts.`,
-      );
+      const why = error instanceof Error ? error.message : String(error);
+      setProblem(valueMm === undefined ? why : `${why} The value before it, ${shown}, still counts.`);
     }
   };
   return (
@@ -100,14 +106,16 @@ export function LengthField({
         aria-label={label}
         aria-invalid={problem !== undefined}
         aria-describedby={problem ? `${id}-error` : undefined}
-        value={draft ?? formatLength(valueMm, unit)}
-        onFocus={() => setDraft((d) => d ?? formatLength(valueMm, unit))}
+        value={draft ?? shown}
+        onFocus={() => setDraft((d) => d ?? shown)}
         onChangeText={(text) => {
           setDraft(text);
           setProblem(undefined);
         }}
         onBlur={commit}
         onSubmitEditing={commit}
+        placeholder="not measured"
+        placeholderTextColor={theme.quiet}
         selectTextOnFocus
         style={[input, styles.short]}
       />

@@ -31,3 +31,7 @@ export const MATERIALS = {
 } as const;
 
 export type MaterialId = keyof typeof MATERIALS;
+
+/** Materials in the middle of a sentence: small first letters, everything else as it is. */
+export const materialWords = (materials: readonly MaterialId[]): string =>
+  materials.map((m) => MATERIALS[m].charAt(0).toLowerCase() + MATERIALS[m].slice(1)).join(', ');

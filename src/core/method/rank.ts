@@ -3,7 +3,7 @@ import { DAMAGE_KINDS, QUESTIONS, type AskedFact } from '../damage';
 import { describeSource } from '../sources';
 import { factsOf, type Facts } from './facts';
 import { LOSS_RULES } from './lossRules';
-import { MATERIALS, type MaterialId } from './materials';
+import { materialWords, type MaterialId } from './materials';
 import { CRITERIA, METHODS, type Criterion, type Method, type MethodId } from './methods';
 import { PARTS_RULES } from './partsRules';
 import { SCHOOL_WEIGHTS, type RankInput, type Weights } from './rankInput';
@@ -132,8 +132,7 @@ function rankFacts(
     const out = by('rulesOut');
     const missing = missingFor(method, stock);
     if (tonight && missing.length > 0) {
-      const names = missing.map((m) => MATERIALS[m].toLowerCase()).join(', ');
-      out.push(plainReason('tonight', `Not in stock tonight: ${names}.`));
+      out.push(plainReason('tonight', `Not in stock tonight: ${materialWords(missing)}.`));
     }
     if (out.length > 0) {
       excluded.push({ method: method.id, because: out });

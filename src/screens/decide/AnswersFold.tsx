@@ -50,7 +50,7 @@ export function AnswersFold({
           key={fact}
           label={ask}
           help={look}
-          valueMm={answers[fact] ?? 0}
+          valueMm={answers[fact]}
           unit={unit}
           check={(mm) => void depthDoubt(mm, undefined)}
           onChange={(mm) => onChange({ ...answers, [fact]: mm })}

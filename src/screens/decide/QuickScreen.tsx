@@ -149,7 +149,7 @@ export function QuickScreen() {
               key={fact}
               label={ask}
               help={look}
-              valueMm={answers[fact] ?? 0}
+              valueMm={answers[fact]}
               unit={unit}
               check={(mm) => void depthDoubt(mm, undefined)}
               onChange={(mm) => setAnswers((a) => ({ ...a, [fact]: mm }))}

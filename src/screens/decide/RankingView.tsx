@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import {
-  MATERIALS,
+  materialWords,
   methodById,
   type MaterialId,
   type MethodId,
@@ -62,7 +62,7 @@ function Missing({
   onBuy?: (materials: readonly MaterialId[]) => void;
 }) {
   if (missing.length === 0) return null;
-  const names = missing.map((m) => MATERIALS[m].toLowerCase()).join(', ');
+  const names = materialWords(missing);
   const all = missing.every((m) => listed.includes(m));
   return (
     <Notice kind="rest" title="Not in stock">

@@ -61,7 +61,7 @@ export function FaceFacts({
         <LengthField
           label="Thickness of the board"
           help="With its veneer. It tells whether a hole goes right through."
-          valueMm={face.boardMm ?? 0}
+          valueMm={face.boardMm}
           unit={unit}
           check={(mm) => {
             if (mm < 1 || mm > MOST_DEPTH_MM)

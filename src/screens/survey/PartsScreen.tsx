@@ -122,8 +122,8 @@ function PartLength({
   return (
     <LengthField
       label={part.kind === 'screw' ? 'Length of the screws' : 'Length, if it matters'}
-      help="Type 0 when it does not matter."
-      valueMm={part.lengthMm ?? 0}
+      help="Leave it empty, or type 0, when it does not matter."
+      valueMm={part.lengthMm}
       unit={unit}
       check={(mm) => {
         if (mm < 0 || mm > 3000) throw new RangeError('A length lies between 0 mm and 3000 mm.');

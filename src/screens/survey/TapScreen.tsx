@@ -36,7 +36,7 @@ export function TapScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = useDamageView(id);
   const change = useChange();
-  const { area } = useUnits();
+  const { area, length } = useUnits();
   const [aimed, setAimed] = useState<Point>();
   const { damage, face, piece } = view;
   const result = face ? boardOf(face.body) : undefined;
@@ -96,6 +96,11 @@ export function TapScreen() {
         Tap the wood at the cross with a knuckle or a fingernail, and say how it sounds. The cross goes where
         a tap tells most; touch the picture to tap elsewhere.
       </Text>
+      {spot ? (
+        <View testID="next-tap">
+          <Text kind="label">{`The cross is ${length(spot[0])} from the left, ${length(spot[1])} from the top.`}</Text>
+        </View>
+      ) : null}
       <View style={styles.two}>
         <View style={styles.half}>
           <Button
