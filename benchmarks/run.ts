@@ -7,18 +7,11 @@ import { cpus } from 'node:os';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { schedule, type ScheduleInput } from '../src/core/bench';
-import {
-  areaOfAll,
-  contains,
-  homographyFrom,
-  intersectionOf,
-  unionOf,
-  type Point,
-  type Polygon,
-} from '../src/core/geometry';
-import { tapMap, type Tap } from '../src/core/tapping';
+import { homographyFrom, type Point } from '../src/core/geometry';
 import { warp } from '../src/core/picture';
 import { seededRandom } from '../src/core/check';
+import { smoothness } from './frames';
+import { tapping } from './tapping';
 
 const median = (values: number[]): number =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
@@ -135,58 +128,13 @@ async function coldStart(): Promise<void> {
   row('JavaScript of the whole app, loaded as it is needed', `${(all / 1000).toFixed(0)} kB raw`);
 }
 
-/** How well a loose ellipse is known after so many taps, one in twenty misheard: where the map says, and on a grid. Means of five. */
-async function tapping(): Promise<void> {
-  const panel: Polygon = [[0, 0], [600, 0], [600, 450], [0, 450]]; // prettier-ignore
-  const truth: Polygon = Array.from({ length: 48 }, (_, i): Point => [
-    230 + 150 * Math.cos((i * Math.PI) / 24),
-    260 + 95 * Math.sin((i * Math.PI) / 24),
-  ]);
-  const overlap = (found: readonly Polygon[]): number =>
-    areaOfAll(intersectionOf(found, [truth])) / areaOfAll(unionOf([...found, truth]));
-  const counts = [20, 30, 40, 50, 60, 80];
-  const guided = counts.map(() => 0);
-  const grid = counts.map(() => 0);
-  const seeds = [1, 2, 3, 4, 5];
-  for (const seed of seeds) {
-    const random = seededRandom(seed);
-    const hear = (x: number, y: number): Tap => ({
-      x,
-      y,
-      hollow: contains(truth, [x, y]) !== random() < 0.05,
-    });
-    const taps: Tap[] = [];
-    let next = { x: 300, y: 225 };
-    while (taps.length < 80) {
-      taps.push(hear(next.x, next.y));
-      const map = await tapMap({ outline: panel, taps });
-      next = map.next;
-      const at = counts.indexOf(taps.length);
-      if (at >= 0) guided[at] = (guided[at] ?? 0) + overlap(map.looseOutlines) / seeds.length;
-    }
-    for (const [at, count] of counts.entries()) {
-      const columns = 10;
-      const rows = count / columns;
-      const field = Array.from({ length: count }, (_, i) =>
-        hear(((i % columns) + 0.5) * (600 / columns), (Math.floor(i / columns) + 0.5) * (450 / rows)),
-      );
-      grid[at] =
-        (grid[at] ?? 0) +
-        overlap((await tapMap({ outline: panel, taps: field })).looseOutlines) / seeds.length;
-    }
-  }
-  console.log('\n| taps | guided: overlap with the truth | on a grid |\n| --- | --- | --- |');
-  counts.forEach((count, i) =>
-    console.log(`| ${count} | ${(guided[i] ?? 0).toFixed(2)} | ${(grid[i] ?? 0).toFixed(2)} |`),
-  );
-}
-
 async function main(): Promise<void> {
   console.log(`Machine: ${cpus().length} cores, ${cpus()[0]?.model ?? 'unknown'}, Node ${process.version}\n`);
   console.log('| what | here | beside it | ratio |\n| --- | --- | --- | --- |');
   await rectifying();
   await scheduling();
   await coldStart();
+  await smoothness(row);
   await tapping();
 }
 

@@ -11,12 +11,38 @@ import Svg, { Circle, G, Image as SvgImage, Line, Rect } from 'react-native-svg'
 import type { CanvasProps, Handle } from './Canvas.types';
 import { Text } from './Text';
 import { materials, space, useTheme } from './theme';
-import { fit, fitPart, pan, toContent, toScreen, zoomAt, type Spot, type Viewport } from './viewport';
+import {
+  between,
+  fit,
+  fitPart,
+  pan,
+  toContent,
+  toScreen,
+  zoomAt,
+  type Spot,
+  type Viewport,
+} from './viewport';
 
 const TAP_SLOP_PX = 7;
+/** After so long without a move the picture is drawn sharply again. */
+const REST_MS = 140;
+/** Beyond the edges so much is drawn too, as a share of the screen, so that a finger can pull it in. */
+const ROOM_SHARE = 0.4;
 const KNOB_PX = 22;
 const GLASS_PX = 132;
 const GLASS_ZOOM = 3;
+
+/** Has the view left what is drawn, or come so much closer that it looks coarse? */
+function outgrown(drawn: Viewport, view: Viewport, { clientWidth, clientHeight }: HTMLElement): boolean {
+  const { x, y, scale } = between(drawn, view);
+  const reach = ROOM_SHARE * 0.9;
+  return (
+    scale < 0.4 ||
+    scale > 4 ||
+    Math.abs(x) > reach * clientWidth + Math.abs(1 - scale) * clientWidth ||
+    Math.abs(y) > reach * clientHeight + Math.abs(1 - scale) * clientHeight
+  );
+}
 
 /** The nearest of scales that lie a fifth apart. */
 const steppedScale = (k: number): number => 1.2 ** Math.round(Math.log(k) / Math.log(1.2));
@@ -56,6 +82,10 @@ export function Canvas({
   const first = start && !whole ? fitPart(start, screen, margin) : fitted;
   const [moved, setMoved] = useState<Viewport>();
   const view = moved ?? first;
+  // While a finger moves it, the picture stays as it was drawn and is only shifted and stretched as a whole; it is drawn
+  // sharply again when the finger rests. Drawing hundreds of damages anew takes longer than a frame.
+  const [held, setHeld] = useState<Viewport>();
+  const drawnAt = held ?? view;
   const [dragging, setDragging] = useState<string>();
 
   useEffect(() => {
@@ -66,9 +96,9 @@ export function Canvas({
     return () => observer.disconnect();
   }, []);
 
-  const live = useRef({ view, first, fitted, onTap, still });
+  const live = useRef({ view, first, fitted, onTap, still, held });
   useEffect(() => {
-    live.current = { view, first, fitted, onTap, still };
+    live.current = { view, first, fitted, onTap, still, held };
   });
 
   useEffect(() => {
@@ -80,7 +110,14 @@ export function Canvas({
       const box = element.getBoundingClientRect();
       return { x: e.clientX - box.left, y: e.clientY - box.top };
     };
-    const change = (next: (v: Viewport) => Viewport): void => setMoved((v) => next(v ?? live.current.first));
+    let resting: ReturnType<typeof setTimeout> | undefined;
+    const change = (next: (v: Viewport) => Viewport): void => {
+      const { held: drawn, view: now } = live.current;
+      setHeld(drawn && !outgrown(drawn, now, element) ? drawn : now);
+      setMoved((v) => next(v ?? live.current.first));
+      clearTimeout(resting);
+      resting = setTimeout(() => setHeld(undefined), REST_MS);
+    };
     const down = (e: PointerEvent): void => {
       if (
         live.current.still ||
@@ -133,6 +170,7 @@ export function Canvas({
     element.addEventListener('pointercancel', up);
     element.addEventListener('wheel', wheel, { passive: false });
     return () => {
+      clearTimeout(resting);
       element.removeEventListener('pointerdown', down);
       element.removeEventListener('pointermove', move);
       element.removeEventListener('pointerup', up);
@@ -147,26 +185,47 @@ export function Canvas({
     setWhole(true);
     setMoved(undefined);
   };
-  const held = handles.find((h) => h.id === dragging);
+  const grabbed = handles.find((h) => h.id === dragging);
   // Lines and badges keep their size on the screen by the scale they are drawn for. It follows the zoom in steps, so that
   // panning and most of a pinch only move what is already drawn.
-  const drawnFor = steppedScale(view.k);
+  const drawnFor = steppedScale(drawnAt.k);
   const drawn = useMemo(() => children?.(drawnFor), [children, drawnFor]);
-  const picture = (
-    <>
-      {imageUrl ? (
-        <SvgImage
-          href={imageUrl}
-          x={0}
-          y={0}
-          width={content.width}
-          height={content.height}
-          preserveAspectRatio="none"
-        />
-      ) : null}
-      {drawn}
-    </>
+  const picture = useMemo(
+    () => (
+      <>
+        {imageUrl ? (
+          <SvgImage
+            href={imageUrl}
+            x={0}
+            y={0}
+            width={content.width}
+            height={content.height}
+            preserveAspectRatio="none"
+          />
+        ) : null}
+        {drawn}
+      </>
+    ),
+    [imageUrl, content.width, content.height, drawn],
   );
+  const room = useMemo(
+    () => ({ x: still ? 0 : ROOM_SHARE * widthPx, y: still ? 0 : ROOM_SHARE * heightPx }),
+    [still, widthPx, heightPx],
+  );
+  const sheet = useMemo(
+    () => (
+      <Svg width={widthPx + 2 * room.x} height={heightPx + 2 * room.y} aria-hidden>
+        <G transform={`translate(${drawnAt.x + room.x} ${drawnAt.y + room.y}) scale(${drawnAt.k})`}>
+          {picture}
+        </G>
+      </Svg>
+    ),
+    [widthPx, heightPx, room, drawnAt.x, drawnAt.y, drawnAt.k, picture],
+  );
+  const moveBy = between(drawnAt, view);
+  const shift = held
+    ? `translate(${moveBy.x + room.x * (1 - moveBy.scale)}px, ${moveBy.y + room.y * (1 - moveBy.scale)}px) scale(${moveBy.scale})`
+    : 'none';
 
   return (
     <div
@@ -184,9 +243,18 @@ export function Canvas({
       }}
     >
       {widthPx > 0 ? (
-        <Svg width={screen.width} height={screen.height} aria-hidden>
-          <G transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>{picture}</G>
-        </Svg>
+        <div
+          style={{
+            position: 'absolute',
+            left: -room.x,
+            top: -room.y,
+            transformOrigin: '0 0',
+            transform: shift,
+            willChange: still ? 'auto' : 'transform',
+          }}
+        >
+          {sheet}
+        </div>
       ) : null}
       {widthPx > 0
         ? handles.map((h) => (
@@ -206,7 +274,7 @@ export function Canvas({
             />
           ))
         : null}
-      {held ? <Glass held={held} view={view} screen={screen} picture={picture} /> : null}
+      {grabbed ? <Glass held={grabbed} view={view} screen={screen} picture={picture} /> : null}
       {still ? null : (
         <View style={styles.zoom}>
           {(

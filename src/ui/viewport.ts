@@ -31,3 +31,9 @@ export const toScreen = (v: Viewport, [x, y]: readonly [number, number]): Spot =
   x: v.x + v.k * x,
   y: v.y + v.k * y,
 });
+
+/** How a picture drawn for one view is moved and stretched to stand as in another: css translate and scale about its corner. */
+export function between(drawn: Viewport, view: Viewport): { x: number; y: number; scale: number } {
+  const scale = view.k / drawn.k;
+  return { x: view.x - scale * drawn.x, y: view.y - scale * drawn.y, scale };
+}

@@ -8,5 +8,5 @@ export {
   type Cut,
   type MovementInput,
 } from './movement';
-export { SPECIES, speciesById, speciesByName, type Species } from './species';
+export { OTHER_WOOD, SPECIES, speciesById, speciesByName, woodName, type Species } from './species';
 export * from './crack';

@@ -141,3 +141,10 @@ export function speciesByName(name: string): Species {
   }
   return found;
 }
+
+/** Stands for a wood that is not in the table. */
+export const OTHER_WOOD = 'other';
+
+/** The name of a wood for reading; a wood that is in no table is called so. */
+export const woodName = (id: string): string =>
+  SPECIES.find((s) => s.id === id)?.name ?? (id === OTHER_WOOD ? 'Another wood' : id);

@@ -6,7 +6,7 @@ import { CRACK_ADVICE, CRACK_SOURCE, DENSITY_SHRINKAGE_SOURCE, SPECIES, type Cra
 import type { Piece } from '@/records';
 import { Button, Chips, Figure, fonts, LengthField, LitCard, materials, Notice, Section, Stepper, Text, useTheme } from '@/ui'; // prettier-ignore
 import { AirFields, COMMON_HOME } from '../shared/air';
-import { crackPlanOf } from '../shared/deciding';
+import { crackPlanOf, DEFAULT_GRAVITY } from '../shared/deciding';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -129,12 +129,12 @@ export function MovementScreen() {
           value={board?.cut ?? 'flat'}
           onChange={(cut) => setBoard({ cut })}
         />
-        <WoodChips value={face.body.species} onChange={(species) => change(face, { species })} />
-        {inTable && board?.specificGravity === undefined ? null : (
+        <WoodChips other value={face.body.species} onChange={(species) => change(face, { species })} />
+        {inTable ? null : (
           <Stepper
             label="Density of this wood, water is 1"
-            help={describeSource(DENSITY_SHRINKAGE_SOURCE)}
-            value={board?.specificGravity ?? 0.55}
+            help={`Weigh an offcut and measure it. Until you do, ${DEFAULT_GRAVITY} is taken. ${describeSource(DENSITY_SHRINKAGE_SOURCE)}`}
+            value={board?.specificGravity ?? DEFAULT_GRAVITY}
             onChange={(specificGravity) => setBoard({ specificGravity })}
             least={0.2}
             most={1.3}

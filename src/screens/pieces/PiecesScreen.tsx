@@ -1,4 +1,5 @@
 import { router } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { SCHOOLS } from '@/core/method';
 import { createRecord, localNow, newPiece, useList, type Stored } from '@/records';
@@ -9,13 +10,19 @@ import { TodayPane } from '../bench/TodayPane';
 import { LinkRow } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
 import { useProgress, type Progress } from '../shared/useBench';
-import { usePieceView } from '../shared/usePiece';
+import { usePieceViews, type PieceView } from '../shared/usePiece';
+import { WhenSeen } from '../shared/WhenSeen';
+
+/** So many rows are drawn at first, and again whenever the end of the list comes into sight. */
+const ROWS_AT_ONCE = 25;
 
 /** The first screen: a quick answer, and the pieces in the shop. */
 export function PiecesScreen() {
   const { records, unreadable, loading, error } = useList('piece');
   const act = useAct();
   const progress = useProgress();
+  const viewOf = usePieceViews();
+  const [shown, setShown] = useState(ROWS_AT_ONCE);
   const wide = useWide();
   const add = (): void =>
     act(async () => {
@@ -57,9 +64,12 @@ export function PiecesScreen() {
           </View>
         ) : (
           <View>
-            {pieces.map((p) => (
-              <PieceRow key={p.id} piece={p} progress={progress(p.id)} />
+            {pieces.slice(0, shown).map((p) => (
+              <PieceRow key={p.id} view={viewOf(p)} progress={progress(p.id)} />
             ))}
+            {shown < pieces.length ? (
+              <WhenSeen key={shown} onSeen={() => setShown(shown + ROWS_AT_ONCE)} />
+            ) : null}
             <View style={{ paddingTop: 16 }}>
               <Button label="Add a piece" onPress={add} />
             </View>
@@ -70,10 +80,11 @@ export function PiecesScreen() {
   );
 }
 
-function PieceRow({ piece, progress }: { piece: Stored<'piece'>; progress: Progress }) {
-  const view = usePieceView(piece.id);
+/** A row with what is next for its piece. */
+function PieceRow({ view, progress }: { view: PieceView & { piece: Stored<'piece'> }; progress: Progress }) {
   const { done, all } = progress;
-  const { next } = trailOf({ ...view, piece }, done, all);
+  const { piece } = view;
+  const { next } = trailOf(view, done, all);
   return (
     <LinkRow
       href={`/piece/${piece.id}`}

@@ -4,7 +4,7 @@ import { centroidOf, type Point } from '@/core/geometry';
 import { BUILDS, FINISHES_NOW, methodById, SCHOOLS } from '@/core/method';
 import { setPages, type Block, type Mark, type Page, type Paper } from '@/core/print';
 import { summarise } from '@/core/readings';
-import { speciesById } from '@/core/wood';
+import { woodName } from '@/core/wood';
 import type { Stored } from '@/records';
 import { conditionFor, faceAreaMm2, measuredWords, type Units } from '../shared/condition';
 import { PHOTO_ROLES } from '../shared/photoRoles';
@@ -89,7 +89,7 @@ export function reportPages(
       { kind: 'heading', level: 2, text: face.body.name },
       row(
         'Made of',
-        `${BUILDS[build]}, ${speciesById(species).name.toLowerCase()}${veneerMm > 0 ? `, veneer ${veneerMm.toFixed(2)} mm` : ''}`,
+        `${BUILDS[build]}, ${woodName(species).toLowerCase()}${veneerMm > 0 ? `, veneer ${veneerMm.toFixed(2)} mm` : ''}`,
       ),
       row('Finish on it', FINISHES_NOW[finishNow]),
       row(

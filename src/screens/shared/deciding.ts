@@ -11,6 +11,9 @@ export const treatedAs = (piece: Piece, face: Face | undefined): Piece =>
     ? { ...piece, school: face.school ?? piece.school, goal: face.goal ?? piece.goal }
     : piece;
 
+/** Taken for a wood that is neither in the table nor weighed; between poplar and oak. It is shown wherever it counts. */
+export const DEFAULT_GRAVITY = 0.55;
+
 /** What a crack does over the year where the piece lives; nothing until the board and the home's air are known. */
 export function crackPlanOf(
   piece: Piece,
@@ -33,7 +36,7 @@ export function crackPlanOf(
       now: { temperatureC: shop.temperatureC, relativeHumidity: shop.relativeHumidity },
       ...home,
       ...(closesByHand === undefined ? {} : { closesByHand }),
-      ...(board.specificGravity === undefined ? {} : { specificGravity: board.specificGravity }),
+      specificGravity: board.specificGravity ?? DEFAULT_GRAVITY,
     }),
   );
 }

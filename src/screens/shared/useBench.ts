@@ -17,28 +17,41 @@ type TaskInput = {
   blends: ReadonlyMap<string, BlendPlan>;
 };
 
-function deriveTasks({ pieces, faces, damages, veneers, shop, blends }: TaskInput): PieceTask[] {
-  return pieces
-    .filter((p) => damages.some((d) => d.body.pieceId === p.id))
-    .flatMap((p) =>
-      tasksFor(workOf(p, faces, damages, veneers, shop, blends)).map((t) => ({
-        ...t,
-        pieceId: p.id,
-        pieceName: p.body.name,
-      })),
-    );
+const stepsOf = (piece: Stored<'piece'>, { faces, damages, veneers, shop, blends }: TaskInput): PieceTask[] =>
+  tasksFor(workOf(piece, faces, damages, veneers, shop, blends)).map((t) => ({
+    ...t,
+    pieceId: piece.id,
+    pieceName: piece.body.name,
+  }));
+
+/** Steps by piece, each piece's derived when it is first asked for: a long list asks for few of them. */
+type Steps = { of: (pieceId: string) => PieceTask[]; all: () => PieceTask[] };
+
+function derive(input: TaskInput): Steps {
+  const known = new Map<string, PieceTask[]>();
+  const damaged = new Set(input.damages.map((d) => d.body.pieceId));
+  const of = (pieceId: string): PieceTask[] => {
+    const found = known.get(pieceId);
+    if (found) return found;
+    const piece = input.pieces.find((p) => p.id === pieceId);
+    const steps = piece && damaged.has(pieceId) ? stepsOf(piece, input) : [];
+    known.set(pieceId, steps);
+    return steps;
+  };
+  return { of, all: () => input.pieces.flatMap((p) => of(p.id)) };
 }
 
 /** Several parts of a page ask for the steps of the same records: they are derived once. */
-let last: { input: TaskInput; tasks: PieceTask[] } | undefined;
-function tasksOf(input: TaskInput): PieceTask[] {
+let last: { input: TaskInput; steps: Steps } | undefined;
+function stepsFor(input: TaskInput): Steps {
   const same = last && (Object.keys(input) as (keyof TaskInput)[]).every((k) => last?.input[k] === input[k]);
-  if (!last || !same) last = { input, tasks: deriveTasks(input) };
-  return last.tasks;
+  if (!last || !same) last = { input, steps: derive(input) };
+  return last.steps;
 }
 
-/** Steps of all pieces, without times. */
-export function useTasks(): { tasks: PieceTask[]; done: DoneStep[]; log: Stored<'log'>[]; loading: boolean } {
+const NO_STEPS: Steps = { of: () => [], all: () => [] };
+
+function useSteps(): { steps: Steps; log: Stored<'log'>[]; loading: boolean } {
   const pieces = useList('piece');
   const faces = useList('face');
   const damages = useList('damage');
@@ -54,9 +67,9 @@ export function useTasks(): { tasks: PieceTask[]; done: DoneStep[]; log: Stored<
     log.loading ||
     shopLoading ||
     blendsLoading;
-  const tasks = loading
-    ? []
-    : tasksOf({
+  const steps = loading
+    ? NO_STEPS
+    : stepsFor({
         pieces: pieces.records,
         faces: faces.records,
         damages: damages.records,
@@ -64,11 +77,18 @@ export function useTasks(): { tasks: PieceTask[]; done: DoneStep[]; log: Stored<
         shop,
         blends,
       });
+  return { steps, log: log.records, loading };
+}
+
+/** Steps of all pieces, without times. */
+export function useTasks(): { tasks: PieceTask[]; done: DoneStep[]; log: Stored<'log'>[]; loading: boolean } {
+  const { steps, log, loading } = useSteps();
+  const tasks = steps.all();
   const ids = new Set(tasks.map((t) => t.id));
-  const done = log.records
+  const done = log
     .map((l): DoneStep => ({ taskId: l.body.taskId, doneAt: l.body.doneAt, actualMin: l.body.actualMin }))
     .filter((d) => ids.has(d.taskId));
-  return { tasks, done, log: log.records, loading };
+  return { tasks, done, log, loading };
 }
 
 /** Steps a person ticks: waiting has no tick. */
@@ -76,16 +96,14 @@ export const isTicked = (task: BenchTask): boolean => task.attendedMin > 0;
 
 export type Progress = { done: number; all: number };
 
-/** How far each piece is. */
+/** How far a piece is. */
 export function useProgress(): (pieceId: string) => Progress {
-  const { tasks, done } = useTasks();
-  const ticked = new Set(done.map((d) => d.taskId));
-  const byPiece = new Map<string, Progress>();
-  for (const t of tasks.filter(isTicked)) {
-    const p = byPiece.get(t.pieceId) ?? { done: 0, all: 0 };
-    byPiece.set(t.pieceId, { done: p.done + (ticked.has(t.id) ? 1 : 0), all: p.all + 1 });
-  }
-  return (pieceId) => byPiece.get(pieceId) ?? { done: 0, all: 0 };
+  const { steps, log } = useSteps();
+  const ticked = new Set(log.map((l) => l.body.taskId));
+  return (pieceId) => {
+    const all = steps.of(pieceId).filter(isTicked);
+    return { done: all.filter((t) => ticked.has(t.id)).length, all: all.length };
+  };
 }
 
 /** The quarter of an hour that is running: a plan is not made anew every second. */

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import type { MethodId } from '@/core/method';
 import { useList, useOne, useShop, type Piece, type Shop, type Stored } from '@/records';
 import { methodOf, treatedAs } from './deciding';
@@ -30,6 +31,41 @@ export function usePieceView(id: string | undefined): PieceView {
     shop,
     loading: pieces.loading || faces.loading || damages.loading || log.loading || shopLoading,
   };
+}
+
+/** Any piece with everything that hangs on it, for lists: the records are sorted by piece once. */
+export function usePieceViews(): (piece: Stored<'piece'>) => PieceView & { piece: Stored<'piece'> } {
+  const faces = useList('face');
+  const damages = useList('damage');
+  const log = useList('log');
+  const { shop } = useShop();
+  const byPiece = useMemo(
+    () => ({
+      faces: grouped(faces.records),
+      damages: grouped(damages.records),
+      log: grouped(log.records),
+    }),
+    [faces.records, damages.records, log.records],
+  );
+  const loading = faces.loading || damages.loading || log.loading;
+  return (piece) => ({
+    piece,
+    faces: byPiece.faces.get(piece.id) ?? [],
+    damages: byPiece.damages.get(piece.id) ?? [],
+    log: byPiece.log.get(piece.id) ?? [],
+    shop,
+    loading,
+  });
+}
+
+function grouped<R extends { body: { pieceId: string } }>(records: readonly R[]): ReadonlyMap<string, R[]> {
+  const groups = new Map<string, R[]>();
+  for (const r of records) {
+    const group = groups.get(r.body.pieceId);
+    if (group) group.push(r);
+    else groups.set(r.body.pieceId, [r]);
+  }
+  return groups;
 }
 
 export type FaceView = PieceView & { face?: Stored<'face'>; onFace: Stored<'damage'>[] };

@@ -2,7 +2,15 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import useSWR from 'swr';
 import { blendPlan, type BlendPlan, type Tones, type TopFinish } from '@/core/colour';
 import { methodById } from '@/core/method';
-import { browserStore, useList, usePicture, useShop, type Piece, type Stored } from '@/records';
+import {
+  browserStore,
+  useList,
+  usePicture,
+  useShop,
+  type AnyStored,
+  type Piece,
+  type Stored,
+} from '@/records';
 import { rectifyFace, swatchTones, tonesAroundDamage, type FaceView } from '@/worker';
 import { methodOf, treatedAs } from './deciding';
 import { boardOf, outlineMm, surveyed, viewOf, type Board } from './surveying';
@@ -134,6 +142,12 @@ export function useOldTones(
 export const topFinishOf = (piece: Piece): TopFinish =>
   piece.goal === 'keep' || piece.goal === 'paint' ? 'shellac' : piece.goal;
 
+/** Every record with its revision: another text whenever one of them has changed. */
+const revisions = (records: readonly AnyStored[]): string =>
+  records.map((r) => `${r.id}.${r.revision}`).join(' ');
+
+const NO_BLENDS: ReadonlyMap<string, BlendPlan> = new Map();
+
 /** Blend plans of all damages that get a veneer patch under a clear finish, for the bench. */
 export function useBlends(): { blends: ReadonlyMap<string, BlendPlan>; loading: boolean } {
   const pieces = useList('piece');
@@ -144,7 +158,12 @@ export function useBlends(): { blends: ReadonlyMap<string, BlendPlan>; loading: 
   const loadingRecords = pieces.loading || faces.loading || damages.loading || stock.loading || shopLoading;
   const key = loadingRecords
     ? null
-    : ['blends', JSON.stringify([pieces.records, faces.records, damages.records, shop]), stock.tones.size];
+    : [
+        'blends',
+        revisions([...pieces.records, ...faces.records, ...damages.records]),
+        JSON.stringify(shop),
+        stock.tones.size,
+      ];
   const { data, isLoading } = useSWR(key, async () => {
     const plans = new Map<string, BlendPlan>();
     for (const damage of damages.records) {
@@ -168,5 +187,5 @@ export function useBlends(): { blends: ReadonlyMap<string, BlendPlan>; loading: 
     }
     return plans;
   });
-  return { blends: data ?? new Map<string, BlendPlan>(), loading: loadingRecords || isLoading };
+  return { blends: data ?? NO_BLENDS, loading: loadingRecords || isLoading };
 }

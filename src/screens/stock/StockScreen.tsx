@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { speciesById } from '@/core/wood';
+import { woodName } from '@/core/wood';
 import { createPicture, createRecord, useList, type Stored, type Veneer } from '@/records';
 import { Button, FilePick, LitCard, Progress, Section, Text } from '@/ui';
 import { storePicture } from '@/worker';
@@ -41,7 +41,7 @@ export function StockScreen() {
       }
     });
   const detail = ({ body }: Stored<'veneer'>): string =>
-    `${speciesById(body.species).name}, ${length(body.alongMm)} along × ${length(body.acrossMm)} across${body.pictureId ? '' : ', no photo'}`;
+    `${woodName(body.species)}, ${length(body.alongMm)} along × ${length(body.acrossMm)} across${body.pictureId ? '' : ', no photo'}`;
   return (
     <Page
       title="Stock"

@@ -33,7 +33,7 @@ export function FaceFacts({
           value={face.build}
           onChange={(build) => onChange({ build, veneerMm: build === 'solid' ? 0 : face.veneerMm || 0.6 })}
         />
-        <WoodChips value={face.species} onChange={(species) => onChange({ species })} />
+        <WoodChips other value={face.species} onChange={(species) => onChange({ species })} />
         {face.build === 'solid' ? null : (
           <>
             <LengthField

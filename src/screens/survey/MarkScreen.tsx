@@ -146,9 +146,11 @@ export function MarkScreen() {
           ) : (
             <Figure label="Width" value={length(survey.value.gapMm)} />
           )}
-          {survey.value.lengthMm === undefined ? null : (
+          {survey.value.lengthMm !== undefined ? (
             <Figure label="Length" value={length(survey.value.lengthMm)} />
-          )}
+          ) : survey.value.diameterMm === undefined ? (
+            <Figure label="Perimeter" value={length(survey.value.measures.perimeterMm)} />
+          ) : null}
           {survey.value.diameterMm === undefined ? (
             <>
               <Figure label="Along the grain" value={length(survey.value.measures.alongMm)} />
@@ -215,7 +217,12 @@ export function MarkScreen() {
             if (mark.tool === 'area') putMm({ ...mark, outline: mark.outline.filter((_, k) => k !== i) });
             if (mark.tool === 'line') putMm({ ...mark, points: mark.points.filter((_, k) => k !== i) });
           }}
-          onAdd={() => putMm(tapped(tool, placed ? mark : undefined, middleOf(board)))}
+          onAdd={() => {
+            const at = middleOf(board);
+            if (mark.tool === 'area' && placed) putMm({ ...mark, outline: [...mark.outline, at] });
+            else if (mark.tool === 'line') putMm({ ...mark, points: [...mark.points, at] });
+            else putMm(tapped(tool, undefined, at));
+          }}
         />
       </Fold>
       <CopyFold
