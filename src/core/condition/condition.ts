@@ -11,7 +11,7 @@ export const AREA_POINTS = 40;
 export const CONDITION_SOURCE: Source = practice(
   'what gets worse by itself weighs more than what is only seen; the points are our own measure, not a standard',
 );
-export const CONDITION_FORMULA = `Score = 100 − Σ points − ${AREA_POINTS} × damaged share. Points: ${GRAVITY_POINTS[1]} for a damage that is only seen, ${GRAVITY_POINTS[2]} for one that is felt or weakens, ${GRAVITY_POINTS[3]} for one that gets worse by itself; half of that on a hidden face. Never below 0.`;
+export const CONDITION_FORMULA = `Score = 100 less the sum of points, less ${AREA_POINTS} × damaged share. Points: ${GRAVITY_POINTS[1]} for a damage that is only seen, ${GRAVITY_POINTS[2]} for one that is felt or weakens, ${GRAVITY_POINTS[3]} for one that gets worse by itself; half of that on a hidden face. Never below 0.`;
 
 export type Condition = {
   /** 0…100; 100 is without damage. */

@@ -39,6 +39,7 @@ export function breakLines(text: string, most: number): string[] {
 
 /** A drawing leaves room for what is said about it. mm. */
 const MOST_DRAWING_MM = 190;
+const LEAST_DRAWING_MM = 110;
 
 /** A mark moved to its place on the page and made smaller; lines and letters keep their size. */
 function placed(mark: Mark, [x, y]: Point, k: number): Mark {
@@ -109,7 +110,10 @@ export function setPages(blocks: readonly Block[], paper: Paper, footer: string)
         break;
       }
       case 'drawing': {
-        const scale = Math.min(1, room / block.widthMm, MOST_DRAWING_MM / block.heightMm);
+        // What is left of the page is used when it is not too little.
+        const left = heightMm - MARGIN_MM - 6 - y - 9;
+        const most = left >= LEAST_DRAWING_MM ? Math.min(left, MOST_DRAWING_MM) : MOST_DRAWING_MM;
+        const scale = Math.min(1, room / block.widthMm, most / block.heightMm);
         need(block.heightMm * scale + 9);
         marks.push(...block.marks.map((m) => placed(m, [MARGIN_MM, y + 2], scale)));
         y += block.heightMm * scale + 4;

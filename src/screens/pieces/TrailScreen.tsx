@@ -1,9 +1,10 @@
 import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { View } from 'react-native';
 import { SCHOOLS } from '@/core/method';
+import type { Stored } from '@/records';
 import { Button, LitCard, Section, Text } from '@/ui';
-import { damageLabel, surveyed } from '../shared/surveying';
-import { conditionFor } from '../shared/condition';
+import { damageLabel } from '../shared/surveying';
+import { conditionFor, faceAreaMm2, measuredWords } from '../shared/condition';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { trailOf } from '../shared/nextStep';
@@ -19,12 +20,17 @@ export function TrailScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = usePieceView(id);
   const { done, all } = useProgress()(id);
-  const { area } = useUnits();
+  const units = useUnits();
   const wide = useWide();
   const { piece, faces, damages } = view;
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
   const { next, steps } = trailOf({ ...view, piece }, done, all);
-  const first = faces[0];
+  // The largest of the faces that are hurt stands for the piece.
+  const hurt = faces.filter((f) => damages.some((d) => d.body.faceId === f.id));
+  const first = (hurt.length > 0 ? hurt : faces).reduce<Stored<'face'> | undefined>(
+    (best, f) => (best && faceAreaMm2(best) >= faceAreaMm2(f) ? best : f),
+    undefined,
+  );
   const parts = piece.body.parts ?? [];
   return (
     <Page
@@ -54,14 +60,13 @@ export function TrailScreen() {
       <Section title="Damages">
         <View>
           {damages.map((d) => {
-            const survey = surveyed(d.body, faces.find((f) => f.id === d.body.faceId)?.body);
+            const face = faces.find((f) => f.id === d.body.faceId);
             return (
               <LinkRow
                 key={d.id}
                 href={`/damage/${d.id}`}
                 title={damageLabel(d.body)}
-                detail={faces.find((f) => f.id === d.body.faceId)?.body.name ?? 'On no face yet'}
-                value={survey.ok ? area(survey.value.measures.areaMm2) : ''}
+                detail={`${face?.body.name ?? 'On no face yet'}: ${measuredWords(d, face, units)}`}
               />
             );
           })}

@@ -2,7 +2,8 @@ import { SCHOOLS, FINISH_GOALS, methodById } from '@/core/method';
 import { setPages, type Block, type Page, type Paper } from '@/core/print';
 import { formatMinutes } from '@/core/units';
 import type { Picture, Stored } from '@/records';
-import { damageLabel, surveyed } from '../shared/surveying';
+import { measuredWords } from '../shared/condition';
+import { damageLabel } from '../shared/surveying';
 
 type Input = {
   piece: Stored<'piece'>;
@@ -34,16 +35,13 @@ export function recordPages({ piece, faces, damages, log, pictures, paper, lengt
     { kind: 'heading', level: 2, text: 'Damages and repairs' },
   ];
   for (const d of damages) {
-    const face = faces.find((f) => f.id === d.body.faceId)?.body;
-    const survey = surveyed(d.body, face);
-    const size = survey.ok
-      ? `${area(survey.value.measures.areaMm2)}, ${length(survey.value.measures.alongMm)} along and ${length(survey.value.measures.acrossMm)} across the grain`
-      : 'not measured';
+    const face = faces.find((f) => f.id === d.body.faceId);
+    const size = measuredWords(d, face, { length, area });
     const repair = d.body.method ? methodById(d.body.method).label : 'not decided';
     const why = d.body.methodReason ? ` Reason: ${d.body.methodReason}` : '';
     blocks.push({
       kind: 'row',
-      left: `${damageLabel(d.body)}, ${face?.name ?? 'no face'}`,
+      left: `${damageLabel(d.body)}, ${face?.body.name ?? 'no face'}`,
       right: `${size}. ${repair}.${why}`,
     });
   }

@@ -8,6 +8,7 @@ import { storePicture } from '@/worker';
 import { KindPicker } from '../shared/KindPicker';
 import { Photos } from '../shared/Photos';
 import { boardOf, damageLabel, grainIsKnown, surveyed } from '../shared/surveying';
+import { measuredWords } from '../shared/condition';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -45,7 +46,8 @@ export function FaceScreen() {
   const change = useChange();
   const act = useAct();
   const say = useSay();
-  const { unit, length, area } = useUnits();
+  const units = useUnits();
+  const { unit, length } = units;
   const { face, piece, onFace } = view;
   const [picked, setKind] = useState<DamageKind>();
   const kind = picked ?? (face?.body.build === 'solid' ? 'gouge' : 'liftedEdge');
@@ -146,8 +148,7 @@ export function FaceScreen() {
               key={d.id}
               href={`/damage/${d.id}`}
               title={damageLabel(d.body)}
-              detail={survey.ok ? 'Marked' : survey.problem}
-              value={survey.ok ? area(survey.value.measures.areaMm2) : ''}
+              detail={survey.ok ? measuredWords(d, face, units) : survey.problem}
             />
           );
         })}
