@@ -45,6 +45,36 @@ const CASES: [string, unknown, unknown][] = [
     },
   ],
   [
+    'press.field',
+    {
+      panel: { widthMm: 300, heightMm: 200 },
+      platen: { thicknessMm: 18, modulusMPa: 3000, poisson: 0.3 },
+      foundation: { stiffnessMPaPerMm: 1 },
+      cauls: [{ from: [20, 100], to: [280, 100], widthMm: 45, heightMm: 38, modulusMPa: 11000, camberMm: 0 }],
+      clamps: [{ at: [150, 100], forceN: 1000, caul: 0 }, { at: [40, 40], forceN: 500 }], // prettier-ignore
+      gridMm: 50,
+      target: { leastKPa: 10, mostKPa: 1000 },
+    },
+    {
+      leastKPa: expect.any(Number),
+      meanKPa: expect.closeTo(25, 0),
+      greatestKPa: expect.any(Number),
+      coverage: expect.any(Number),
+      reactionN: expect.closeTo(1500, 0),
+      grid: { columns: 7, rows: 5, kPa: expect.any(Array) },
+      liftedShare: expect.any(Number),
+    },
+  ],
+  [
+    'press.camber',
+    { lengthMm: 600, widthMm: 50, heightMm: 50, modulusMPa: 12600, pressureKPa: 100, pressedWidthMm: 50 },
+    {
+      endForceN: expect.closeTo(1500, 6),
+      midCamberMm: expect.closeTo(1.2857143, 6),
+      offsets: expect.arrayContaining([{ xMm: 0, mm: 0 }]),
+    },
+  ],
+  [
     'finish.test',
     { results: [{ test: 'alcohol', reacts: true }] },
     {

@@ -2,6 +2,7 @@ import type { ObjectSchema } from 'joi';
 import { schedule, scheduleSchema } from './bench';
 import { assertValid, type JobContext } from './check';
 import { colourDifference, differenceSchema } from './colour';
+import { camberOf, camberSchema, fieldSchema, pressField } from './field';
 import { finishFromTests, finishTestSchema } from './finish';
 import { tapMap, tapMapSchema } from './tapping';
 import { rectify, rectifySchema } from './geometry';
@@ -40,6 +41,8 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['colour.difference', computation(differenceSchema, colourDifference, 'colour.difference')],
   ['geometry.rectify', computation(rectifySchema, rectify, 'geometry.rectify')],
   ['damage.tapmap', computation(tapMapSchema, tapMap, 'damage.tapmap')],
+  ['press.field', computation(fieldSchema, pressField, 'press.field')],
+  ['press.camber', computation(camberSchema, camberOf, 'press.camber')],
   ['finish.test', computation(finishTestSchema, finishFromTests, 'finish.test')],
   ['units.length', computation(lengthSchema, readLength, 'units.length')],
   ['method.rank', computation<RankInput>(rankSchema, (value) => rankMethods(value), 'method.rank')],

@@ -1,0 +1,60 @@
+import { camberOf } from './camber';
+
+const CAUL = {
+  lengthMm: 600,
+  widthMm: 50,
+  heightMm: 50,
+  modulusMPa: 12_600,
+  pressureKPa: 100,
+  pressedWidthMm: 50,
+};
+
+// Simply supported beam under a uniform load, Roark and any table of beams; the figure for w = 5 N/mm, L = 600 mm, E = 12 600 MPa,
+// 50 × 50 mm worked out by hand: 5 · 5 · 600⁴ / (384 · 12 600 · 520 833) = 1.2857143 mm.
+test('the middle bow and the end forces of a worked example', () => {
+  const c = camberOf(CAUL);
+  expect(c.midCamberMm).toBeCloseTo(1.2857143, 6);
+  expect(c.endForceN).toBeCloseTo(1500, 9);
+});
+
+test('offsets every 50 mm follow the curve, nought at both ends, the same from either', () => {
+  const { offsets, midCamberMm } = camberOf(CAUL);
+  expect(offsets.map((o) => o.xMm)).toEqual([0, 50, 100, 150, 200, 250, 300, 350, 400, 450, 500, 550, 600]);
+  expect(offsets[6]?.mm).toBeCloseTo(midCamberMm, 12);
+  offsets.forEach((o, i) => expect(o.mm).toBeCloseTo(offsets[offsets.length - 1 - i]?.mm ?? NaN, 9));
+  // At a quarter of the length the curve of the table is 57/80 of the middle.
+  expect(camberOf({ ...CAUL, lengthMm: 800 }).offsets[4]?.mm).toBeCloseTo((57 / 80) * camberOf({ ...CAUL, lengthMm: 800 }).midCamberMm, 9); // prettier-ignore
+});
+
+test('the curve agrees with a beam that is integrated step by step', () => {
+  const steps = 6000;
+  const h = 600 / steps;
+  const ei = (12_600 * 50 * 50 ** 3) / 12;
+  let [slope, y, best] = [0, 0, 0];
+  // Shooting: the slope at the end that brings the far end to nought is found from the linear remainder.
+  const run = (start: number): number => {
+    [slope, y, best] = [start, 0, 0];
+    for (let i = 0; i < steps; i++) {
+      const x = (i + 0.5) * h;
+      slope -= ((5 * x * (600 - x)) / 2 / ei) * h;
+      y += slope * h;
+      best = Math.max(best, y);
+    }
+    return y;
+  };
+  run(-run(0) / 600);
+  expect(best / camberOf(CAUL).midCamberMm).toBeCloseTo(1, 3);
+});
+
+test('a length that is no multiple of 50 mm ends at its own end', () => {
+  const { offsets } = camberOf({ ...CAUL, lengthMm: 430 });
+  expect(offsets[offsets.length - 1]).toEqual({ xMm: 430, mm: 0 });
+});
+
+test.each([
+  [{ heightMm: 0 }, 'The height of the caul is 0 mm'],
+  [{ pressureKPa: -5 }, 'The pressure is -5 kPa'],
+  [{ lengthMm: 1e5 }, 'The length between the clamps'],
+])('%j is refused', (more, words) => {
+  expect(() => camberOf({ ...CAUL, ...more })).toThrow(words);
+});

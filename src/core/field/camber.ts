@@ -1,0 +1,70 @@
+import Joi from 'joi';
+import { assertRange } from '../check';
+
+export type CamberInput = {
+  /** Between the end clamps. */
+  lengthMm: number;
+  /** Section of the caul. */
+  widthMm: number;
+  heightMm: number;
+  modulusMPa: number;
+  pressureKPa: number;
+  /** Width of what the caul presses on, across it. */
+  pressedWidthMm: number;
+};
+
+export type Camber = {
+  /** What each of the two end clamps must give. */
+  endForceN: number;
+  midCamberMm: number;
+  /** Height of the bow over a straight line between its ends, every 50 mm from one end, and at the other end. */
+  offsets: { xMm: number; mm: number }[];
+};
+
+/** Input of `press.camber`. */
+export const camberSchema = Joi.object({
+  lengthMm: Joi.number().required(),
+  widthMm: Joi.number().required(),
+  heightMm: Joi.number().required(),
+  modulusMPa: Joi.number().required(),
+  pressureKPa: Joi.number().required(),
+  pressedWidthMm: Joi.number().required(),
+});
+
+const OFFSET_EVERY_MM = 50;
+
+/**
+ * Registry `press.camber`: the bow that a caul needs so that clamps at its ends alone press evenly along it.
+ *
+ * A bar that is planed to the curve which an even load bends it to lies flat, and presses evenly, when its ends are drawn down.
+ *
+ * @source simply supported beam under a uniform load, any table of beams: y = w x (L³ − 2 L x² + x³) / 24 E I, in the middle 5 w L⁴ / 384 E I
+ * @throws RangeError for sizes and pressures out of range
+ */
+export function camberOf(input: CamberInput): Camber {
+  const { lengthMm, widthMm, heightMm, modulusMPa, pressureKPa, pressedWidthMm } = input;
+  assertRange('The length between the clamps', lengthMm, 'mm', 50, 4000);
+  assertRange('The width of the caul', widthMm, 'mm', 5, 500);
+  assertRange('The height of the caul', heightMm, 'mm', 5, 500);
+  assertRange('The stiffness of the wood', modulusMPa, 'MPa', 100, 300_000);
+  assertRange('The pressure', pressureKPa, 'kPa', 1, 5000);
+  assertRange('The width that is pressed', pressedWidthMm, 'mm', 1, 2000);
+  const load = (pressureKPa / 1000) * pressedWidthMm;
+  const stiffness = (modulusMPa * widthMm * heightMm ** 3) / 12;
+  const bow = (x: number): number =>
+    (load * x * (lengthMm ** 3 - 2 * lengthMm * x ** 2 + x ** 3)) / (24 * stiffness);
+  const places = Array.from(
+    { length: Math.floor(lengthMm / OFFSET_EVERY_MM) + 1 },
+    (_, i) => i * OFFSET_EVERY_MM,
+  );
+  if (places[places.length - 1] !== lengthMm) places.push(lengthMm);
+  return {
+    endForceN: (load * lengthMm) / 2,
+    midCamberMm: bow(lengthMm / 2),
+    // The far end is nought but for the last digit of the arithmetic.
+    offsets: places.map((xMm) => ({ xMm, mm: xMm === lengthMm ? 0 : bow(xMm) })),
+  };
+}
+
+/** More bow than this for its length is not planed but a sign of a caul that is too slender. Share of the length. */
+export const MOST_CAMBER_SHARE = 1 / 60;
