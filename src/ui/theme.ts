@@ -85,6 +85,8 @@ export const materials = {
   glue: '#E8B93C',
   paper: '#FFFFFF',
   stain: '#3A2A20',
+  weak: '#B9D3CC',
+  crush: '#9C2F27',
   lit: '#FFF3D6',
   shade: '#1A0F07',
   badge: '#1C231F',

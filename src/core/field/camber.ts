@@ -34,11 +34,24 @@ export const camberSchema = Joi.object({
 const OFFSET_EVERY_MM = 50;
 
 /**
+ * Height of the bow over a straight line between its ends, at a place along the caul.
+ *
+ * @source simply supported beam under a uniform load, any table of beams: y = w x (L³ − 2 L x² + x³) / 24 E I
+ */
+export function bowHeightMm(
+  { lengthMm, widthMm, heightMm, modulusMPa, pressureKPa, pressedWidthMm }: CamberInput,
+  x: number,
+): number {
+  const load = (pressureKPa / 1000) * pressedWidthMm;
+  const stiffness = (modulusMPa * widthMm * heightMm ** 3) / 12;
+  return (load * x * (lengthMm ** 3 - 2 * lengthMm * x ** 2 + x ** 3)) / (24 * stiffness);
+}
+
+/**
  * Registry `press.camber`: the bow that a caul needs so that clamps at its ends alone press evenly along it.
  *
  * A bar that is planed to the curve which an even load bends it to lies flat, and presses evenly, when its ends are drawn down.
  *
- * @source simply supported beam under a uniform load, any table of beams: y = w x (L³ − 2 L x² + x³) / 24 E I, in the middle 5 w L⁴ / 384 E I
  * @throws RangeError for sizes and pressures out of range
  */
 export function camberOf(input: CamberInput): Camber {
@@ -50,9 +63,7 @@ export function camberOf(input: CamberInput): Camber {
   assertRange('The pressure', pressureKPa, 'kPa', 1, 5000);
   assertRange('The width that is pressed', pressedWidthMm, 'mm', 1, 2000);
   const load = (pressureKPa / 1000) * pressedWidthMm;
-  const stiffness = (modulusMPa * widthMm * heightMm ** 3) / 12;
-  const bow = (x: number): number =>
-    (load * x * (lengthMm ** 3 - 2 * lengthMm * x ** 2 + x ** 3)) / (24 * stiffness);
+  const bow = (x: number): number => bowHeightMm(input, x);
   const places = Array.from(
     { length: Math.floor(lengthMm / OFFSET_EVERY_MM) + 1 },
     (_, i) => i * OFFSET_EVERY_MM,

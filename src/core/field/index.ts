@@ -1,3 +1,11 @@
 export { fieldSchema, pressField, type FieldInput, type PressField } from './field';
-export { camberOf, camberSchema, MOST_CAMBER_SHARE, type Camber, type CamberInput } from './camber';
+export {
+  bowHeightMm,
+  camberOf,
+  camberSchema,
+  MOST_CAMBER_SHARE,
+  type Camber,
+  type CamberInput,
+} from './camber';
 export type { CaulInput } from './plate';
+export { bedOf, CAUL_MODULUS, PLATEN_MODULUS, PLATEN_POISSON, type Bed } from './stack';

@@ -31,7 +31,10 @@ import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useAct';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
+import { CamberFold } from './CamberFold';
+import { FieldMap, FieldSection } from './FieldView';
 import { StackSection } from './StackSection';
+import { fieldFrame, useField, type FieldFrame } from './useField';
 
 const CORE_DRAWN_MM = 18;
 
@@ -74,6 +77,7 @@ export function PressScreen() {
   const result = pressPlan(treated, method, damage.body, survey.value, shop);
   const set = (patch: GlueChoice): void => change(damage, { glue: { ...damage.body.glue, ...patch } });
   const plan = result.ok ? result.value : undefined;
+  const frameOfField = plan ? fieldFrame(plan, face.body, survey.value.board.plane.outline, 0) : undefined;
   return (
     <Page
       {...frame}
@@ -86,7 +90,9 @@ export function PressScreen() {
           label="Plan view: clamps, cauls and the pressed footprint"
           phoneHeight={260}
           focus={{ outline: survey.value.outline, marginMm: 55 }}
-          over={(k) => (plan ? <PlanView plan={plan} k={k} /> : null)}
+          over={(k) =>
+            plan ? <PlanView plan={plan} k={k} {...(frameOfField ? { frame: frameOfField } : {})} /> : null
+          }
         />
       }
     >
@@ -99,6 +105,7 @@ export function PressScreen() {
           length={length}
           area={area}
           temperatureText={temperature(shop.temperatureC)}
+          {...(frameOfField ? { frame: frameOfField } : {})}
         />
       )}
       <Fold title="Change glue, clamps or the stack">
@@ -154,6 +161,9 @@ export function PressScreen() {
         ) : null}
         <Button label="Back to the defaults" kind="quiet" onPress={() => change(damage, { glue: {} })} />
       </Fold>
+      {plan ? (
+        <CamberFold plan={plan} name={`${piece.body.name}, ${damageLabel(damage.body)}`} paper={shop.paper} />
+      ) : null}
       <Cautions method={method} />
       <Button
         label="Open the bench plan"
@@ -171,8 +181,9 @@ const within =
       throw new RangeError(`${what} has ${mm.toFixed(1)} mm; it must have between ${least} and ${most} mm.`);
   };
 
-function PlanView({ plan, k }: { plan: PressPlan; k: number }) {
+function PlanView({ plan, k, frame }: { plan: PressPlan; k: number; frame?: FieldFrame }) {
   const { layout } = plan;
+  const { field } = useField(frame);
   return (
     <G>
       <SvgPolygon
@@ -182,12 +193,12 @@ function PlanView({ plan, k }: { plan: PressPlan; k: number }) {
         stroke={materials.platen}
         strokeWidth={1.5 / k}
       />
+      {frame && field ? <FieldMap frame={frame} field={field} /> : null}
       {layout.footprints.map((f, i) => (
         <SvgPolygon
           key={i}
           points={outline(f)}
-          fill={materials.lamp}
-          fillOpacity={0.3}
+          fill="none"
           stroke={materials.lamp}
           strokeWidth={1 / k}
           strokeDasharray={`${5 / k} ${3 / k}`}
@@ -202,7 +213,7 @@ function PlanView({ plan, k }: { plan: PressPlan; k: number }) {
           y2={c.to[1]}
           stroke={materials.caul}
           strokeWidth={c.widthMm}
-          opacity={0.55}
+          opacity={0.25}
         />
       ))}
       {layout.clamps.map(([x, y], i) => (
@@ -221,9 +232,11 @@ type BodyProps = {
   length: (mm: number) => string;
   area: (mm2: number) => string;
   temperatureText: string;
+  frame?: FieldFrame;
 };
 
-function PlanBody({ plan, veneerMm, length, area, temperatureText }: BodyProps) {
+function PlanBody({ plan, veneerMm, length, area, temperatureText, frame }: BodyProps) {
+  const { field, problem } = useField(frame);
   const { layout, adhesive, clamp, times } = plan;
   const count = layout.clamps.length;
   const short = count > plan.owned;
@@ -280,6 +293,8 @@ function PlanBody({ plan, veneerMm, length, area, temperatureText }: BodyProps) 
           padMm={clamp.padMm.value}
         />
       ) : null}
+      {frame && field ? <FieldSection plan={plan} frame={frame} field={field} /> : null}
+      {problem ? <Notice kind="stop">{problem}</Notice> : null}
       {short ? (
         <Notice kind="stop" title={`It takes ${count} clamps and you own ${plan.owned} of this kind.`}>
           {`Press it in ${layout.stages} goes along the mouth, or make caul and platen thicker so that fewer clamps reach farther.`}
@@ -367,8 +382,8 @@ function PlanBody({ plan, veneerMm, length, area, temperatureText }: BodyProps) 
         </View>
       </Section>
       <Text kind="quiet">
-        On the plan: dark discs are clamps, brown bars cauls, the pale sheet the platen, the amber fields what
-        is pressed.
+        On the plan: dark discs are clamps, brown bars cauls, the pale sheet the platen, dashed lines what the
+        45° rule takes as pressed, and colours the pressure that arrives.
       </Text>
     </>
   );
