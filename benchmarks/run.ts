@@ -10,6 +10,7 @@ import { schedule, type ScheduleInput } from '../src/core/bench';
 import { homographyFrom, type Point } from '../src/core/geometry';
 import { warp } from '../src/core/picture';
 import { seededRandom } from '../src/core/check';
+import { pressing } from './field';
 import { smoothness } from './frames';
 import { tapping } from './tapping';
 
@@ -133,6 +134,7 @@ async function main(): Promise<void> {
   console.log('| what | here | beside it | ratio |\n| --- | --- | --- | --- |');
   await rectifying();
   await scheduling();
+  await pressing(row);
   await coldStart();
   await smoothness(row);
   await tapping();

@@ -22,6 +22,7 @@ const ROUTES = [
   '/damage/cabinet-1/decide',
   '/damage/cabinet-1/tap',
   '/damage/lectern-1/press',
+  '/damage/lectern-1/glueup',
   '/damage/lectern-2/patch',
   '/damage/lectern-2/blend',
   '/bench',

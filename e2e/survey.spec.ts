@@ -150,7 +150,7 @@ test('a walk round a piece of three faces: taps, the phone’s ear, marks of eve
     await page.goto(pieceUrl);
     await page.getByRole('link', { name: /^Condition report/ }).click();
     await expect(page.getByText('The worst first')).toBeVisible();
-    await expect(page.getByRole('link', { name: /^Blister, no. 1/ })).toBeVisible();
+    await expect(page.getByRole('link', { name: /^Blister, no. 1\. Top/ })).toBeVisible();
     const text = pdfText(await save(page, 'Report as PDF'));
     expect(text).toContain('Condition of Side table');
     expect(text).toMatch(/Condition score \d+ of 100/);

@@ -179,6 +179,11 @@ export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
       caulHeightMm: millimetres(10, 150),
       platenMm: millimetres(3, 100),
     }).required(),
+    glueUp: Joi.object({
+      stage: Joi.number().integer().min(1).max(60).required(),
+      startedAt: Joi.number().min(0).max(1e14).required(),
+      clampedAt: Joi.number().min(0).max(1e14),
+    }),
     patch: Joi.object({
       veneerId: idSchema,
       shape: keys(PATCH_SHAPES),

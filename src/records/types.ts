@@ -124,6 +124,8 @@ export type Damage = {
   method?: MethodId;
   methodReason: string;
   glue: GlueChoice;
+  /** A glue-up that is running, or the last one. Moments in milliseconds since 1970. */
+  glueUp?: { stage: number; startedAt: number; clampedAt?: number };
   patch: PatchChoice;
 };
 

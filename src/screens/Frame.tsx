@@ -23,6 +23,8 @@ export function Frame({ children }: { children: ReactNode }) {
   const dark = shop.theme === 'lamplight' || (shop.theme === 'system' && system === 'dark');
   const theme = dark ? lamplight : daylight;
   const wide = useWide();
+  // While the glue is out nothing leads away by accident.
+  const focused = usePathname().endsWith('/glueup');
   useOtherWindows();
   useServiceWorker();
   useEffect(() => {
@@ -33,11 +35,11 @@ export function Frame({ children }: { children: ReactNode }) {
     <ThemeContext.Provider value={theme}>
       <ToastHost bottom={wide ? 16 : 76}>
         <View style={[styles.frame, wide && styles.frameWide, { backgroundColor: theme.ground }]}>
-          {wide ? <Places wide /> : null}
+          {wide && !focused ? <Places wide /> : null}
           <View role="main" style={styles.main}>
             {children}
           </View>
-          {wide ? null : <Places />}
+          {wide || focused ? null : <Places />}
         </View>
       </ToastHost>
     </ThemeContext.Provider>

@@ -123,36 +123,46 @@ function eliminate(
   return { lower, rest };
 }
 
+type Known = { lower: Float64Array; rest: Float64Array };
+
+/** Values of the matrix by its frozen places, what is added to its diagonal, and which rows differ from the time before. */
+export type Step = { value: Float64Array; extra: Float64Array; changed?: Uint8Array };
+
 /**
  * Multifrontal Cholesky: every front is a small dense matrix, gathered from the matrix and from what its children left over.
+ * Made once for a pattern; at each step only fronts with changed rows, and those above them, are eliminated again.
  *
- * @param extra added to the diagonal, by unknown
+ * @returns takes a step's values and gives its solver
  * @throws RangeError when the matrix is not positive definite
  */
-export function factorise(matrix: Frozen, root: Front, extra: Float64Array): Solver {
-  const { size: n, start, column, value } = matrix;
+export function elimination({ size: n, start, column }: Frozen, root: Front): (step: Step) => Solver {
   const local = new Int32Array(n);
-  const factors: Factor[] = [];
+  const known = new Map<Front, Known>();
+  const order: Front[] = [];
+  const list = (front: Front): void => {
+    front.children.forEach(list);
+    order.push(front);
+  };
+  list(root);
 
-  const work = (front: Front): Float64Array => {
-    const leftovers = front.children.map(work);
+  const gather = (front: Front, { value, extra }: Step): Known => {
     const own = front.own.length;
     const size = own + front.rim.length;
     const full = new Float64Array(size * size);
     front.own.forEach((v, i) => (local[v] = i + 1));
     front.rim.forEach((v, i) => (local[v] = own + i + 1));
-    front.own.forEach((v, i) => {
-      for (let p = start[v] ?? 0; p < (start[v + 1] ?? 0); p++) {
-        const u = column[p] ?? 0;
-        const at = (local[u] ?? 0) - 1;
-        if (at >= i) full[at * size + i] = (full[at * size + i] ?? 0) + (value[p] ?? 0);
+    for (let i = 0; i < own; i++) {
+      const v = front.own[i]!;
+      for (let p = start[v]!; p < start[v + 1]!; p++) {
+        const at = local[column[p]!]! - 1;
+        if (at >= i) full[at * size + i] = full[at * size + i]! + value[p]!;
       }
-      full[i * size + i] = (full[i * size + i] ?? 0) + (extra[v] ?? 0);
-    });
-    front.children.forEach((child, c) => {
-      const rest = leftovers[c] ?? new Float64Array(0);
+      full[i * size + i] = full[i * size + i]! + extra[v]!;
+    }
+    for (const child of front.children) {
+      const { rest } = known.get(child)!;
       const width = child.rim.length;
-      const places = Int32Array.from(child.rim, (v) => (local[v] ?? 0) - 1);
+      const places = Int32Array.from(child.rim, (v) => local[v]! - 1);
       for (let i = 0; i < width; i++) {
         const pi = places[i]!;
         for (let k = 0; k <= i; k++) {
@@ -161,15 +171,31 @@ export function factorise(matrix: Frozen, root: Front, extra: Float64Array): Sol
           full[at] = full[at]! + rest[i * width + k]!;
         }
       }
-    });
+    }
     front.own.forEach((v) => (local[v] = 0));
     front.rim.forEach((v) => (local[v] = 0));
-    const { lower, rest } = eliminate(full, own, size);
-    factors.push({ front, lower });
-    return rest;
+    return eliminate(full, own, size);
   };
-  work(root);
 
+  return (step) => {
+    const dirty = new Set<Front>();
+    for (const front of order) {
+      const { changed } = step;
+      const stale =
+        !changed ||
+        !known.has(front) ||
+        front.children.some((c) => dirty.has(c)) ||
+        front.own.some((v) => changed[v] === 1);
+      if (!stale) continue;
+      dirty.add(front);
+      known.set(front, gather(front, step));
+    }
+    return solver(order.map((front) => ({ front, lower: known.get(front)!.lower })));
+  };
+}
+
+/** Forward through the fronts, and back. */
+function solver(factors: readonly Factor[]): Solver {
   return (b) => {
     for (const { front, lower } of factors) {
       const own = front.own.length;

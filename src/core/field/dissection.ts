@@ -4,7 +4,7 @@ import type { Frozen } from './sparse';
 export type Front = { own: Int32Array; rim: Int32Array; children: Front[] };
 
 /** Regions this small are eliminated as they are. */
-const LEAF = 40;
+const LEAF = 24;
 
 /**
  * Nested dissection: halves a set of unknowns by their places again and again. Between two halves stands a separator, the

@@ -1,8 +1,8 @@
 import Joi from 'joi';
 import { assertRange, breathe, type JobContext } from '../check';
 import { contains, type Point, type Polygon } from '../geometry';
-import { factorise } from './cholesky';
-import { dissect, type Front } from './dissection';
+import { elimination, type Step } from './cholesky';
+import { dissect } from './dissection';
 import { bilinear, gridFor, modelOf, type Grid, type Model, type PlateInput } from './plate';
 
 export type FieldInput = PlateInput & {
@@ -71,7 +71,7 @@ const MOST_STEPS = 40;
 /** The coarse solution that the fine one starts from has cells so many times as wide. */
 const COARSER = 2;
 /** So much of the clamps' force may stand on the wrong side of the contact's rim. */
-const WRONG_SHARE = 3e-4;
+const WRONG_SHARE = 8e-4;
 const COARSE_ENOUGH = 400;
 
 function assertField({ panel, platen, foundation, cauls, clamps, gridMm, target }: FieldInput): void {
@@ -131,23 +131,29 @@ function carried(from: Grid, w: Float64Array, to: Grid, nodes: number): Uint8Arr
   return pressed;
 }
 
-/** One linear solution with the contacts as they are taken to be. */
-function solveWith(
+type Contacts = { pressed: Uint8Array; touching: Uint8Array };
+
+/** Values of the matrix and the right side with the contacts as they are taken to be; and which rows differ from the last time. */
+function stepOf(
   model: Model,
-  front: Front,
   stiffness: number,
-  pressed: Uint8Array,
-  touching: Uint8Array,
-): Float64Array {
+  now: Contacts,
+  before?: Contacts,
+): { step: Step; rhs: Float64Array } {
   const { size, nodes, bending, area, contacts, load } = model;
+  const { pressed, touching } = now;
   const extra = new Float64Array(size);
-  for (let n = 0; n < nodes; n++) extra[n] = stiffness * (area[n] ?? 0) * (pressed[n] ? 1 : THREAD);
+  const changed = new Uint8Array(size);
+  for (let n = 0; n < nodes; n++) {
+    extra[n] = stiffness * (area[n] ?? 0) * (pressed[n] ? 1 : THREAD);
+    if (before && before.pressed[n] !== pressed[n]) changed[n] = 1;
+  }
   // A caul that touches nowhere is held by a thread too.
   for (let n = nodes; n < size; n++) extra[n] = stiffness * THREAD;
   const value = Float64Array.from(bending.value);
   const rhs = Float64Array.from(load);
-  const matrix = { ...bending, value };
   contacts.forEach((c, k) => {
+    if (before && before.touching[k] !== touching[k]) for (const i of c.at) changed[i] = 1;
     if (!touching[k]) return;
     for (let p = 0; p < c.at.length; p++) {
       const i = c.at[p] ?? 0;
@@ -160,7 +166,7 @@ function solveWith(
       }
     }
   });
-  return factorise(matrix, front, extra)(rhs);
+  return { step: { value, extra, ...(before ? { changed } : {}) }, rhs };
 }
 
 async function settle(
@@ -175,13 +181,15 @@ async function settle(
     const coarse = await settle(input, gridMm * COARSER, job);
     pressed = carried(coarse.model.grid, coarse.w, model.grid, nodes);
   }
-  const front = dissect(model.bending, model.x, model.y);
+  const eliminate = elimination(model.bending, dissect(model.bending, model.x, model.y));
   const stiffness = input.foundation.stiffnessMPaPerMm;
   const force = input.clamps.reduce((s, c) => s + c.forceN, 0);
   let touching: Uint8Array = new Uint8Array(contacts.length).fill(1);
+  let before: Contacts | undefined;
   for (let step = 0; ; step++) {
     await breathe(job, Math.min(0.95, step / 8));
-    const w = solveWith(model, front, stiffness, pressed, touching);
+    const { step: values, rhs } = stepOf(model, stiffness, { pressed, touching }, before);
+    const w = eliminate(values)(rhs);
     // Force that is on the wrong side: pulled where it should have lifted off, or missed where it should press.
     let wrong = 0;
     const nextPressed = new Uint8Array(nodes);
@@ -196,6 +204,7 @@ async function settle(
       if (nextTouching[k] !== touching[k]) wrong += c.stiffness * Math.abs(short);
     });
     if (input.bonded || wrong <= WRONG_SHARE * force || step >= MOST_STEPS) return { model, w };
+    before = { pressed, touching };
     pressed = nextPressed;
     touching = nextTouching;
   }

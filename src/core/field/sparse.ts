@@ -20,29 +20,42 @@ export function symmetric(size: number, columns: number, nodes: number): Symmetr
   const near = new Float64Array(nodes * WINDOW);
   const used = new Uint8Array(nodes * WINDOW);
   const far: Map<number, number>[] = [];
-  /** The window's slot for a pair of nodes, or −1 when they lie farther apart. */
-  const slot = (i: number, j: number): number => {
-    if (i >= nodes || j >= nodes) return -1;
-    const across = (j % columns) - (i % columns);
-    const down = Math.floor(j / columns) - Math.floor(i / columns);
-    return Math.abs(across) > REACH || Math.abs(down) > REACH
-      ? -1
-      : i * WINDOW + (down + REACH) * (2 * REACH + 1) + across + REACH;
-  };
-  const add = (i: number, j: number, v: number): void => {
-    const s = slot(i, j);
-    if (s >= 0) {
-      near[s] = (near[s] ?? 0) + v;
-      used[s] = 1;
-      return;
-    }
+  const columnOf = Int32Array.from({ length: nodes }, (_, n) => n % columns);
+  const rowOf = Int32Array.from({ length: nodes }, (_, n) => Math.floor(n / columns));
+  const side = 2 * REACH + 1;
+  const addFar = (i: number, j: number, v: number): void => {
     const row = (far[i] ??= new Map<number, number>());
     row.set(j, (row.get(j) ?? 0) + v);
   };
+  const add = (i: number, j: number, v: number): void => {
+    if (i < nodes && j < nodes) {
+      const across = columnOf[j]! - columnOf[i]!;
+      const down = rowOf[j]! - rowOf[i]!;
+      if (across <= REACH && across >= -REACH && down <= REACH && down >= -REACH) {
+        const there = i * WINDOW + (down + REACH) * side + across + REACH;
+        near[there] = near[there]! + v;
+        used[there] = 1;
+        if (i === j) return;
+        const back = j * WINDOW + (REACH - down) * side + REACH - across;
+        near[back] = near[back]! + v;
+        used[back] = 1;
+        return;
+      }
+    }
+    addFar(i, j, v);
+    if (i !== j) addFar(j, i, v);
+  };
   return {
     addSquare: (at, b, c) => {
-      for (let p = 0; p < at.length; p++)
-        for (let q = 0; q < at.length; q++) add(at[p] ?? 0, at[q] ?? 0, c * (b[p] ?? 0) * (b[q] ?? 0));
+      for (let p = 0; p < at.length; p++) {
+        const i = at[p]!;
+        const cb = c * b[p]!;
+        // The same unknown may stand in a square twice: each pair is then met in both orders.
+        for (let q = p; q < at.length; q++) {
+          const j = at[q]!;
+          add(i, j, (i === j && q !== p ? 2 : 1) * cb * b[q]!);
+        }
+      }
     },
     freeze: () => {
       const start = new Int32Array(size + 1);

@@ -165,11 +165,14 @@ export function PressScreen() {
         <CamberFold plan={plan} name={`${piece.body.name}, ${damageLabel(damage.body)}`} paper={shop.paper} />
       ) : null}
       <Cautions method={method} />
-      <Button
-        label="Open the bench plan"
-        kind="main"
-        onPress={() => router.push(`/bench?piece=${piece.id}`)}
-      />
+      {plan?.times.ok ? (
+        <Button
+          label="Start the glue-up"
+          kind="main"
+          onPress={() => router.push(`/damage/${damage.id}/glueup`)}
+        />
+      ) : null}
+      <Button label="Open the bench plan" onPress={() => router.push(`/bench?piece=${piece.id}`)} />
     </Page>
   );
 }

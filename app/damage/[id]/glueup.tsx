@@ -1,0 +1,1 @@
+export { GlueUpScreen as default } from '@/screens/glueup/GlueUpScreen';

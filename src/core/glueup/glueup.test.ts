@@ -1,0 +1,128 @@
+import fc from 'fast-check';
+import { contains, type Point } from '../geometry';
+import { bigTime, BEND_STRAIN, blisterPlan, dowelLayout, glueClock, gluingStages, leastRadiusMm, mouthSections, OPEN_TIME_SHARE, pilotHoleMm, screwForceN, thickestMm, withSpares, type BendState, type StagesInput } from '.'; // prettier-ignore
+
+const JOB: StagesInput = { areaMm2: 60_000, clamps: 6, spreadMinPer100Cm2: 1, secondsPerClamp: 30, openMin: 10, clampsOwned: 6 }; // prettier-ignore
+
+test('stages by hand: 6 min of spreading and 3 min of clamps in 80 % of 10 min take two', () => {
+  expect(gluingStages(JOB)).toEqual({
+    limit: 'openTime',
+    stages: [1, 2].map(() => ({ share: 0.5, areaMm2: 30_000, clamps: 3, layingMin: 4.5 })),
+  });
+  expect(gluingStages({ ...JOB, openMin: 20 })).toMatchObject({ limit: 'none', stages: [{ share: 1 }] });
+  expect(gluingStages({ ...JOB, openMin: 20, clampsOwned: 2 })).toMatchObject({
+    limit: 'clamps',
+    stages: { length: 3 },
+  });
+});
+
+test('no stage outlasts its glue or asks for more clamps than there are', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 100, max: 1_000_000 }),
+      fc.integer({ min: 0, max: 40 }),
+      fc.integer({ min: 1, max: 20 }),
+      fc.double({ min: 2, max: 60, noNaN: true }),
+      (areaMm2, clamps, clampsOwned, openMin) => {
+        let made;
+        try {
+          made = gluingStages({ ...JOB, areaMm2, clamps, clampsOwned, openMin });
+        } catch {
+          return;
+        }
+        for (const s of made.stages) {
+          expect(s.layingMin).toBeLessThanOrEqual(openMin * OPEN_TIME_SHARE + 1e-9);
+          expect(s.clamps).toBeLessThanOrEqual(clampsOwned);
+        }
+        expect(made.stages.reduce((sum, s) => sum + s.areaMm2, 0)).toBeCloseTo(areaMm2, 3);
+      },
+    ),
+  );
+});
+
+test('a glue that is gone before one clamp is on is refused', () => {
+  expect(() => gluingStages({ ...JOB, openMin: 0.5, secondsPerClamp: 60 })).toThrow('Take a slower glue');
+  expect(() => gluingStages({ ...JOB, clampsOwned: 0 })).toThrow('nothing holds a stage');
+});
+
+test('common practice: a mouth of 800 mm is pressed in three sections, with six clamps two at a time', () => {
+  expect(mouthSections(800, 6)).toEqual({ lengthMm: 800 / 3, count: 3, atOnce: 2 });
+  expect(mouthSections(180, 2)).toEqual({ lengthMm: 180, count: 1, atOnce: 1 });
+});
+
+describe('the clock', () => {
+  const times = { openMin: 10, clampMin: 60, workableMin: 1440 };
+  const start = Date.UTC(2026, 2, 2, 8);
+  const at = (min: number, clampedMin?: number) =>
+    glueClock({ startedAt: start, ...(clampedMin === undefined ? {} : { clampedAt: start + clampedMin * 60_000 }) }, times, start + min * 60_000); // prettier-ignore
+  test('runs from moments, not from ticks: any time later it stands where it must', () => {
+    expect(at(4)).toMatchObject({ phase: 'open', leftMs: 360_000, gone: 0.4 });
+    expect(at(11)).toMatchObject({ phase: 'late', leftMs: -60_000, gone: 1 });
+    expect(at(20, 8)).toMatchObject({
+      phase: 'clamped',
+      leftMs: 48 * 60_000,
+      clampsOffAtMs: start + 68 * 60_000,
+    });
+    expect(at(70, 8).phase).toBe('off');
+    expect(at(2000, 8).phase).toBe('workable');
+  });
+  test('reads at two metres', () => {
+    expect(bigTime(247_000)).toBe('4:07');
+    expect(bigTime(-61_000)).toBe('−1:01');
+    expect(bigTime(2 * 3_600_000 + 5 * 60_000)).toBe('2 h 05');
+  });
+});
+
+test('common practice: dowels 25 mm deep, a third of the thickness, even from end to end', () => {
+  const d = dowelLayout(900, 24);
+  expect(d).toMatchObject({ diameterMm: 8, depthMm: 25, drillMarkMm: 27, endDistanceMm: 50 });
+  expect(d.atMm[0]).toBe(50);
+  expect(d.atMm[d.count - 1]).toBeCloseTo(850);
+  expect(d.spacingMm).toBeGreaterThan(110);
+  expect(d.spacingMm).toBeLessThan(190);
+  expect(() => dowelLayout(900, 8)).toThrow('The thickness of the board is 8 mm');
+  for (const board of [12, 18, 30, 60])
+    expect(dowelLayout(500, board).diameterMm).toBeLessThanOrEqual(board / 2);
+});
+
+test('a blister is slit along the grain on its longest line, and every entry lies on it', () => {
+  const ring = Array.from({ length: 40 }, (_, i): Point => [
+    200 + 110 * Math.cos((i * Math.PI) / 20),
+    100 + 30 * Math.sin((i * Math.PI) / 20),
+  ]);
+  const plan = blisterPlan(ring, 0, 2);
+  // The longest line is the axis of 220 mm, less a tenth at either end.
+  expect(plan.slitMm).toBeCloseTo(176, -1);
+  expect(plan.slit[0][1]).toBeCloseTo(100, 0);
+  expect(plan.entries).toHaveLength(3);
+  expect(plan.mlPerEntry).toBeCloseTo(2 / 3);
+  for (const e of plan.entries) expect(contains(ring, e)).toBe(true);
+  // Across the grain there is less to slit.
+  expect(blisterPlan(ring, 90, 2).slitMm).toBeLessThan(60);
+});
+
+describe('bending', () => {
+  test('the outer fibre is at its limit at the least radius', () => {
+    for (const state of ['dry', 'wetted', 'steamed'] as BendState[]) {
+      const r = leastRadiusMm(5, state);
+      expect(5 / (2 * r + 5)).toBeCloseTo(BEND_STRAIN[state].strain, 9);
+    }
+    const r = leastRadiusMm(5, 'strapped');
+    expect(5 / (r + 5)).toBeCloseTo(BEND_STRAIN.strapped.strain, 9);
+  });
+  test('wetter and hotter goes tighter, thinner too; what is laminated is as thick as the radius allows', () => {
+    const radii = (['dry', 'wetted', 'steamed', 'strapped'] as BendState[]).map((s) => leastRadiusMm(4, s));
+    expect([...radii].sort((a, b) => b - a)).toEqual(radii);
+    expect(leastRadiusMm(thickestMm(150, 'dry'), 'dry')).toBeCloseTo(150, 6);
+    expect(withSpares(4)).toBe(6);
+  });
+});
+
+// The screw formula T = K d F of any machine-design handbook, K = 0.2: 10 N·m on a screw of 16 mm give 3125 N.
+test('force of a clamp from the torque on its handle', () => {
+  expect(screwForceN(10, 16)).toBeCloseTo(3125, 9);
+  expect(screwForceN(10, 16, 0.25)).toBeCloseTo(2500, 9);
+  expect(() => screwForceN(-1, 16)).toThrow('The torque is -1 N·m');
+  expect(pilotHoleMm(3, true)).toBeCloseTo(2.7);
+  expect(pilotHoleMm(3, false)).toBeLessThan(pilotHoleMm(3, true));
+});

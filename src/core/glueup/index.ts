@@ -1,0 +1,3 @@
+export * from './stages';
+export * from './clock';
+export * from './joinery';

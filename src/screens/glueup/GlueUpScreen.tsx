@@ -1,0 +1,297 @@
+import { router, useLocalSearchParams } from 'expo-router';
+import { useEffect, useRef, useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { bigTime, glueClock, gluingStages, SPEEDS, type GlueClock, type Stages } from '@/core/glueup';
+import { formatMinutes, formatSmall } from '@/core/units';
+import { createRecord, localNow, type Stored } from '@/records';
+import { Button, CheckChips, Notice, Text, useTheme } from '@/ui';
+import { pressPlan, type PressPlan } from '../shared/derive';
+import { Missing } from '../shared/Missing';
+import { attempt, damageLabel, surveyed } from '../shared/surveying';
+import { useAct, useChange } from '../shared/useAct';
+import { useDamageView } from '../shared/usePiece';
+import { useUnits } from '../shared/useUnits';
+import { signal, useLitScreen } from './signals';
+
+const TICK_MS = 250;
+/** A first warning when so much of the open time is left. */
+const WARN_MS = 120_000;
+
+/** Now, a few times a second; after a sleep the next tick is simply later. */
+function useNow(): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), TICK_MS);
+    return () => clearInterval(timer);
+  }, []);
+  return now;
+}
+
+export function stagesOf(plan: PressPlan): Stages | undefined {
+  const { times } = plan;
+  if (!times.ok) return undefined;
+  const made = attempt(() =>
+    gluingStages({
+      areaMm2: plan.areaMm2,
+      clamps: plan.layout.clamps.length,
+      ...SPEEDS,
+      openMin: times.value.openMin,
+      clampsOwned: plan.owned,
+    }),
+  );
+  return made.ok ? made.value : undefined;
+}
+
+/** The glue is out: large figures, what must happen by when, and nothing else. */
+export function GlueUpScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const view = useDamageView(id);
+  const { damage, face, piece, treated, method, shop } = view;
+  if (!damage || !piece || !treated || !face || !method)
+    return <Missing what="This repair" loading={view.loading} />;
+  const survey = surveyed(damage.body, face.body);
+  const result = survey.ok ? pressPlan(treated, method, damage.body, survey.value, shop) : survey;
+  if (!result.ok || !result.value.times.ok) {
+    const times = result.ok ? result.value.times : undefined;
+    return (
+      <Shell title={damageLabel(damage.body)}>
+        <Notice kind="stop" title="The glue-up cannot begin">
+          {!result.ok ? result.problem : times && !times.ok ? times.problem : ''}
+        </Notice>
+        <Button label="Back to glue and press" onPress={() => router.push(`/damage/${damage.id}/press`)} />
+      </Shell>
+    );
+  }
+  return <Running damage={damage} pieceId={piece.id} plan={result.value} times={result.value.times.value} />;
+}
+
+function Running({
+  damage,
+  pieceId,
+  plan,
+  times,
+}: {
+  damage: Stored<'damage'>;
+  pieceId: string;
+  plan: PressPlan;
+  times: { openMin: number; clampMin: number; workableMin: number };
+}) {
+  const change = useChange();
+  const act = useAct();
+  const now = useNow();
+  const stages = stagesOf(plan);
+  const count = stages?.stages.length ?? 1;
+  const running = damage.body.glueUp;
+  useLitScreen(running !== undefined && running.clampedAt === undefined);
+  const clock = running ? glueClock(running, times, now) : undefined;
+  useSignals(clock);
+  const start = (stage: number): void => change(damage, { glueUp: { stage, startedAt: Date.now() } });
+  const clamped = (): void =>
+    act(async () => {
+      if (!running) return;
+      const clampedAt = Date.now();
+      change(damage, { glueUp: { ...running, clampedAt } });
+      const minutes = (clampedAt - running.startedAt) / 60_000;
+      await createRecord('log', {
+        pieceId,
+        // The bench plan has one step for the whole; it is ticked when the last stage is clamped.
+        taskId: running.stage < count ? `${damage.id}/stage${running.stage}` : `${damage.id}/press`,
+        title: `Glued and clamped: ${damageLabel(damage.body)}${count > 1 ? `, stage ${running.stage} of ${count}` : ''}`,
+        doneAt: localNow(),
+        actualMin: Math.round(minutes * 10) / 10,
+        note: `${plan.adhesive.label}, ${plan.layout.clamps.length} × ${plan.clamp.label}. From first glue to last clamp ${formatMinutes(minutes)}; open time ${formatMinutes(times.openMin)}.`,
+        pictures: [],
+      });
+    });
+  const done = (): void => {
+    change(damage, { glueUp: undefined });
+    router.push(`/bench?piece=${pieceId}`);
+  };
+  return (
+    <Shell
+      title={`${damageLabel(damage.body)}${count > 1 ? `, stage ${running?.stage ?? 1} of ${count}` : ''}`}
+    >
+      {!running || !clock ? (
+        <Ready plan={plan} {...(stages ? { stages } : {})} onStart={() => start(1)} />
+      ) : (
+        <>
+          <Clock clock={clock} />
+          {running.clampedAt === undefined ? (
+            <Button big label="All clamps are on" kind="main" onPress={clamped} />
+          ) : running.stage < count ? (
+            <Button
+              big
+              label={`Start stage ${running.stage + 1}: glue is on`}
+              kind="main"
+              onPress={() => start(running.stage + 1)}
+            />
+          ) : (
+            <Button big label="Back to the bench" kind="main" onPress={done} />
+          )}
+          <Button label="Begin again" kind="quiet" onPress={() => change(damage, { glueUp: undefined })} />
+        </>
+      )}
+    </Shell>
+  );
+}
+
+/** A tone two minutes before the glue tacks, when it does, and when the clamps may come off. */
+function useSignals(clock: GlueClock | undefined): void {
+  const last = useRef<string>(undefined);
+  const mark = !clock ? 'none' : clock.phase === 'open' && clock.leftMs < WARN_MS ? 'warn' : clock.phase;
+  useEffect(() => {
+    const before = last.current;
+    last.current = mark;
+    if (before === undefined || before === mark) return;
+    if (mark === 'warn' || mark === 'off') signal(false);
+    if (mark === 'late') signal(true);
+  }, [mark]);
+}
+
+const clockText = (ms: number): string => {
+  const d = new Date(ms);
+  return `${String(d.getHours()).padStart(2, '0')}:${String(d.getMinutes()).padStart(2, '0')}`;
+};
+const dayText = (ms: number): string =>
+  new Date(ms).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
+
+const PHASE_WORDS: Record<GlueClock['phase'], string> = {
+  open: 'left to get the clamps on',
+  late: 'past the open time: the glue has begun to tack',
+  clamped: 'until the clamps come off',
+  off: 'until it may be worked on',
+  workable: 'It is hard: it may be worked on.',
+};
+
+function Clock({ clock }: { clock: GlueClock }) {
+  const theme = useTheme();
+  const late = clock.phase === 'late';
+  const words = PHASE_WORDS[clock.phase];
+  return (
+    <View style={styles.clock} role="timer" aria-label={`${bigTime(clock.leftMs)} ${words}`}>
+      {clock.phase === 'workable' ? null : (
+        <Text
+          kind="figure"
+          tone={late ? 'oxblood' : 'ink'}
+          style={[styles.huge, bigTime(clock.leftMs).length > 5 && styles.long]}
+        >
+          {bigTime(clock.leftMs)}
+        </Text>
+      )}
+      <Text style={styles.words}>{words}</Text>
+      <View style={[styles.track, { backgroundColor: theme.line }]}>
+        <View
+          style={{
+            height: 18,
+            width: `${100 * clock.gone}%`,
+            backgroundColor: late ? theme.oxblood : clock.phase === 'open' ? theme.lampEdge : theme.verdigris,
+          }}
+        />
+      </View>
+      <View style={styles.marks}>
+        {clock.clampsOffAtMs === undefined ? (
+          <Moment label="Clamps on by" value={clockText(clock.clampsOnByMs)} />
+        ) : (
+          <>
+            <Moment
+              label="Clamps off at"
+              value={clockText(clock.clampsOffAtMs)}
+              note={dayText(clock.clampsOffAtMs)}
+            />
+            {clock.workableAtMs ? (
+              <Moment
+                label="Work on it from"
+                value={clockText(clock.workableAtMs)}
+                note={dayText(clock.workableAtMs)}
+              />
+            ) : null}
+          </>
+        )}
+      </View>
+    </View>
+  );
+}
+
+function Moment({ label, value, note }: { label: string; value: string; note?: string }) {
+  return (
+    <View>
+      <Text kind="quiet">{label}</Text>
+      <Text kind="figure" style={styles.large}>
+        {value}
+      </Text>
+      {note ? <Text kind="label">{note}</Text> : null}
+    </View>
+  );
+}
+
+/** Everything within reach before the bottle is opened. */
+function Ready({ plan, stages, onStart }: { plan: PressPlan; stages?: Stages; onStart: () => void }) {
+  const { length } = useUnits();
+  const [ticked, setTicked] = useState<string[]>([]);
+  const { layout, clamp, adhesive, mixes } = plan;
+  const list = [
+    `${layout.clamps.length} × ${clamp.label}, opened to size`,
+    `${layout.cauls.length} ${layout.cauls.length === 1 ? 'caul' : 'cauls'} ${length(plan.caul.widthMm)} × ${length(plan.caul.heightMm)}`,
+    `Platen ${length(plan.platenMm)}`,
+    'Release sheet, larger than the platen',
+    'A block under the other jaws',
+    `${adhesive.label}, ${formatSmall(plan.grams)} g`,
+    ...(mixes
+      ? [`Three cups: ${mixes.map((m) => `${formatSmall(m.glueMl + m.waterMl)} ml`).join(', ')}`]
+      : []),
+    'Brush, thin knife, damp sponge',
+    'Everything closed once, dry',
+  ];
+  const left = list.length - ticked.length;
+  return (
+    <View style={styles.ready}>
+      <Text kind="heading">Within reach before the glue is out</Text>
+      <CheckChips
+        label="Dry run"
+        options={list.map((label) => ({ value: label, label }))}
+        values={ticked}
+        onChange={setTicked}
+      />
+      {stages && stages.stages.length > 1 ? (
+        <Notice kind="rest" title={`In ${stages.stages.length} stages`}>
+          {stages.limit === 'clamps'
+            ? 'There are not clamps enough for all at once. Each stage waits until the clamps of the one before come off.'
+            : `Each takes about ${formatMinutes(stages.stages[0]?.layingMin ?? 0)} to lay; the glue is not open longer.`}
+        </Notice>
+      ) : null}
+      <Button big label="Start: the first glue is on" kind="main" onPress={onStart} />
+      {left > 0 ? <Text kind="quiet">{`${left} not ticked yet. You can start all the same.`}</Text> : null}
+    </View>
+  );
+}
+
+/** One column with large figures; nothing that leads away but one button. */
+function Shell({ title, children }: { title: string; children: React.ReactNode }) {
+  const theme = useTheme();
+  return (
+    <ScrollView
+      role="region"
+      aria-label="Glue-up"
+      tabIndex={0}
+      style={{ backgroundColor: theme.ground }}
+      contentContainerStyle={styles.shell}
+    >
+      <Text kind="label">Glue-up</Text>
+      <Text kind="title">{title}</Text>
+      {children}
+    </ScrollView>
+  );
+}
+
+const styles = StyleSheet.create({
+  shell: { padding: 20, gap: 18, maxWidth: 900, width: '100%', alignSelf: 'center' },
+  clock: { gap: 12 },
+  huge: { fontSize: 104, lineHeight: 112, letterSpacing: -3 },
+  // Six letters still fit the width of a phone.
+  long: { fontSize: 88, lineHeight: 100, letterSpacing: -6 },
+  large: { fontSize: 44, lineHeight: 50 },
+  words: { fontSize: 22, lineHeight: 28 },
+  track: { height: 18, borderRadius: 4, overflow: 'hidden' },
+  marks: { flexDirection: 'row', flexWrap: 'wrap', gap: 32 },
+  ready: { gap: 14 },
+});
