@@ -20,7 +20,7 @@ const VIEWS: View[] = [
   { name: 'scale', route: '/face/cabinet-side/scale', ready: 'Scale at the centre' },
   { name: 'tap', route: '/damage/cabinet-1/tap', ready: 'Still open' },
   { name: 'decide', route: '/damage/settle-1/decide', ready: 'Recommended' },
-  { name: 'press', route: '/damage/lectern-1/press', ready: 'Under pressure' },
+  { name: 'press', route: '/damage/lectern-1/press', ready: 'Well pressed' },
   { name: 'patch', route: '/damage/lectern-2/patch', ready: 'Old ground' },
   { name: 'blend', route: '/damage/lectern-2/blend', ready: 'Difference left' },
   { name: 'bench', route: '/bench?piece=lectern', ready: 'Your hands' },
@@ -31,7 +31,7 @@ const VIEWS: View[] = [
   { name: 'record', route: '/piece/lectern/record', ready: 'Print the record' },
   { name: 'stock', route: '/stock', ready: 'On the shelf' },
   { name: 'shop', route: '/shop', ready: 'Wood settles' },
-  { name: 'press-lamplight', route: '/damage/lectern-1/press', ready: 'Under pressure', dark: true },
+  { name: 'press-lamplight', route: '/damage/lectern-1/press', ready: 'Well pressed', dark: true },
 ];
 
 async function shot(page: Page, { route, ready, scroll, dark }: View, size: typeof PHONE): Promise<Buffer> {
