@@ -52,6 +52,23 @@ test('the page comes with a policy that needs no eval, and no path leads out of 
   expect((await fetch(`${base}/missing.js`)).status).toBe(404);
 });
 
+test.each([
+  ['caliper', 0.5, 1.1],
+  ['moisture', 0.05, 0.15],
+])('the simulated %s reads anew each time, never from a cache', async (name, least, most) => {
+  const read = async () => fetch(`${base}/api/instruments/${name}`);
+  const [a, b] = [await read(), await read()];
+  const [one, two] = [
+    (await a.json()) as { value: number; simulated: boolean },
+    (await b.json()) as { value: number },
+  ];
+  expect(one.simulated).toBe(true);
+  expect(one.value).toBeGreaterThan(least);
+  expect(one.value).toBeLessThan(most);
+  expect(two.value).not.toBe(one.value);
+  expect(a.headers.get('cache-control')).toBe('no-store');
+});
+
 test('hashed files are kept for a year and sent compressed', async () => {
   const file = await fetch(`${base}/_expo/static/a-0123.js`, { headers: { 'accept-encoding': 'gzip' } });
   expect(file.headers.get('cache-control')).toContain('immutable');

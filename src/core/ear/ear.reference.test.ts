@@ -41,7 +41,7 @@ test.each([44_100, 48_000, 16_000])('every tap of a recording at %d Hz is found 
 
 test('of 400 generated taps nearly all are told apart, and the unsure ones say so', () => {
   const random = seededRandom(11);
-  const sound = (hollow: boolean) => tapSound(simulatedTap(hollow, RATE, random), RATE);
+  const sound = (hollow: boolean) => tapSound(simulatedTap(hollow, RATE, random, 0.1), RATE);
   const solid = Array.from({ length: 5 }, () => sound(false));
   let [right, sureRight, sure] = [0, 0, 0];
   for (let i = 0; i < 400; i++) {
@@ -65,7 +65,7 @@ test('too few taps on sound wood: nothing is proposed', () => {
 
 test('one odd tap among the references does not turn the verdict', () => {
   const random = seededRandom(5);
-  const sound = (hollow: boolean) => tapSound(simulatedTap(hollow, RATE, random), RATE);
+  const sound = (hollow: boolean) => tapSound(simulatedTap(hollow, RATE, random, 0.1), RATE);
   const solid = [sound(false), sound(false), sound(true), sound(false), sound(false)];
   expect(classifyTap(sound(true), solid).hollow).toBe(true);
   expect(classifyTap(sound(false), solid).hollow).toBe(false);
