@@ -18,7 +18,8 @@ test.each([0.01, 0.02, 0.03])('an exponential decay of %d s falls by 20 dB in it
 });
 
 test('the centroid of two undamped tones of equal power lies halfway between them', () => {
-  const both = tone(1000, 100).map((v, i) => v + (tone(3000, 100)[i] ?? 0));
+  const high = tone(3000, 100);
+  const both = tone(1000, 100).map((v, i) => v + (high[i] ?? 0));
   expect(tapSound(both, RATE).centroidHz).toBeGreaterThan(1960);
   expect(tapSound(both, RATE).centroidHz).toBeLessThan(2040);
 });
@@ -39,12 +40,12 @@ test.each([44_100, 48_000, 16_000])('every tap of a recording at %d Hz is found 
   expect(listener.problem()).toBeUndefined();
 });
 
-test('of 400 generated taps nearly all are told apart, and the unsure ones say so', () => {
+test('of 160 generated taps nearly all are told apart, and the unsure ones say so', () => {
   const random = seededRandom(11);
   const sound = (hollow: boolean) => tapSound(simulatedTap(hollow, RATE, random, 0.1), RATE);
   const solid = Array.from({ length: 5 }, () => sound(false));
   let [right, sureRight, sure] = [0, 0, 0];
-  for (let i = 0; i < 400; i++) {
+  for (let i = 0; i < 160; i++) {
     const hollow = i % 2 === 0;
     const heard = classifyTap(sound(hollow), solid);
     const correct = heard.hollow === hollow;
@@ -54,7 +55,7 @@ test('of 400 generated taps nearly all are told apart, and the unsure ones say s
       if (correct) sureRight++;
     }
   }
-  expect(right).toBeGreaterThan(388);
+  expect(right).toBeGreaterThan(154);
   expect(sureRight / sure).toBeGreaterThan(0.99);
 });
 
