@@ -14,6 +14,7 @@ const ROUTES = [
   '/damage/stool-1',
   '/damage/stool-3',
   '/damage/settle-2/movement',
+  '/damage/stool-1/joint',
   '/damage/settle-1/decide',
   '/face/lectern-slope',
   '/face/cabinet-side/scale',

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { ADHESIVES } from '@/core/adhesive';
+import { ADHESIVES, GLUE_FIGURES } from '@/core/adhesive';
 import { DAMAGE_KINDS, markSchema, MOST_DEPTH_MM } from '@/core/damage';
 import { finishTestSchema } from '@/core/finish';
 import { REFERENCE_OBJECTS } from '@/core/geometry';
@@ -51,6 +51,12 @@ const scale = Joi.alternatives(
     ends: places(2, 2).required(),
     lengthMm: millimetres(5, 5000).required(),
   }),
+);
+
+const ownGlue = Joi.object(
+  Object.fromEntries(
+    Object.entries(GLUE_FIGURES).map(([f, { least, most }]) => [f, Joi.number().min(least).max(most)]),
+  ),
 );
 
 const shape = Joi.alternatives(
@@ -247,6 +253,7 @@ export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
     weights: Joi.object(Object.fromEntries(Object.keys(SCHOOLS).map((k) => [k, weightsSchema]))),
     materials: stockSchema,
     shopping: stockSchema,
+    glues: Joi.object(Object.fromEntries(ADHESIVES.map((a) => [a.id, ownGlue]))),
   }),
   picture: Joi.object({
     name: text(200).required(),

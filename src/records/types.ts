@@ -1,4 +1,4 @@
-import type { AdhesiveId } from '@/core/adhesive';
+import type { AdhesiveId, OwnGlue } from '@/core/adhesive';
 import type { AskedFact, AskedLength, DamageFacts, DamageKind, Mark } from '@/core/damage';
 import type { FinishTestResult } from '@/core/finish';
 import type { FaceShape, Point, ScaleReference } from '@/core/geometry';
@@ -168,6 +168,8 @@ export type Shop = {
   weights?: Partial<Record<School, Partial<Weights>>>;
   /** What is in stock; not known until the owner has said so. */
   materials?: MaterialId[];
+  /** Figures of the shop's own products. */
+  glues?: Partial<Record<AdhesiveId, OwnGlue>>;
   /** To be bought. */
   shopping?: MaterialId[];
 };

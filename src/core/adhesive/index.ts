@@ -1,4 +1,12 @@
-export { ADHESIVES, adhesiveById, type Adhesive, type AdhesiveId } from './kinds';
+export {
+  ADHESIVES,
+  adhesiveById,
+  GLUE_FIGURES,
+  type Adhesive,
+  type AdhesiveId,
+  type GlueFigure,
+  type OwnGlue,
+} from './kinds';
 export {
   floodMixes,
   glueQuantity,

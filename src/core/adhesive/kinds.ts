@@ -1,6 +1,19 @@
-import { memory, practice, sourced, type Sourced } from '../sources';
+import { measured, memory, practice, sourced, type Source, type Sourced } from '../sources';
 
-export type AdhesiveId = 'hotHide' | 'liquidHide' | 'pva' | 'veneerGlue' | 'epoxy' | 'cyanoacrylate';
+/** What a shop may enter of its own product; it goes before the table. */
+export type GlueFigure = 'spreadGPerM2' | 'openMin' | 'closedMin' | 'clampMin' | 'workableMin' | 'leastC' | 'leastPressureKPa'; // prettier-ignore
+export type OwnGlue = Partial<Record<GlueFigure, number>>;
+
+export const GLUE_FIGURES: Record<GlueFigure, { label: string; unit: string; least: number; most: number }> =
+  {
+    spreadGPerM2: { label: 'Spread', unit: 'g/m²', least: 20, most: 800 },
+    openMin: { label: 'Open at 20 °C', unit: 'min', least: 0.1, most: 240 },
+    closedMin: { label: 'Closed assembly at 20 °C', unit: 'min', least: 0.1, most: 480 },
+    clampMin: { label: 'Clamped at 20 °C', unit: 'min', least: 0.1, most: 2880 },
+    workableMin: { label: 'Worked on after', unit: 'min', least: 1, most: 20_160 },
+    leastC: { label: 'Not below', unit: '°C', least: -10, most: 40 },
+    leastPressureKPa: { label: 'Pressure at least', unit: 'kPa', least: 5, most: 2000 },
+  };
 
 export type Adhesive = {
   id: AdhesiveId;
@@ -8,127 +21,242 @@ export type Adhesive = {
   thinsWithWater: boolean;
   reversible: boolean;
   fillsGaps: boolean;
+  /** Gives under lasting load. */
+  creeps: boolean;
+  /** How readily it comes through thin, open-pored veneer. */
+  bleeds: 'little' | 'some' | 'much';
   spreadGPerM2: Sourced;
   densityGPerMl: Sourced;
   /** Minutes from spreading to closing at 20 °C. */
   openMin: Sourced;
+  /** Minutes from closing until the pressure must be on, at 20 °C. */
+  closedMin: Sourced;
   clampMin: Sourced;
   /** Until the repair can be worked on, counted from the clamps going on, at 20 °C. */
   workableMin: Sourced;
+  /** Until it has its full strength, hours at 20 °C. */
+  fullCureH: Sourced;
   /** Below this the glue does not form a sound film. °C. */
   leastC: Sourced;
   /** Hot hide glue sets by cooling: cold shortens its open time where it lengthens that of other glues. */
   setsByCooling: boolean;
   leastPressureKPa: Sourced;
   note: string;
+  /** What heat and water do to the joint. */
+  heatAndWater: string;
+  /** What it does where it is smeared under a stain. */
+  underStain: string;
 };
 
-const check = (what: string) =>
-  memory(`${what} of the common kind of this glue; your product's data sheet goes first`);
+type Row = {
+  label: string;
+  /** Spread g/m², density g/ml, open, closed, clamp, workable in minutes, full cure in hours, least °C, least kPa. */
+  figures: readonly [number, number, number, number, number, number, number, number, number];
+  traits?: readonly ('thins' | 'reversible' | 'fills' | 'creeps' | 'cools')[];
+  bleeds: Adhesive['bleeds'];
+  note: string;
+  heatAndWater: string;
+  underStain: string;
+  /** Figures that are common practice rather than from memory. */
+  practice?: Partial<Record<GlueFigure, string>>;
+};
+
+const BLOCKS_STAIN = 'Blocks stain where it is smeared; wipe at once and scrape when dry.';
 
 /** Glue kinds, no products. */
-export const ADHESIVES: readonly Adhesive[] = [
-  {
-    id: 'liquidHide',
+// prettier-ignore
+const TABLE = {
+  liquidHide: {
     label: 'Liquid hide glue',
-    thinsWithWater: true,
-    reversible: true,
-    fillsGaps: false,
-    spreadGPerM2: sourced(200, check('spread rate')),
-    densityGPerMl: sourced(1.2, check('density')),
-    openMin: sourced(10, check('open time')),
-    clampMin: sourced(120, practice('hide glue: clamps at least 1 h; the liquid kind is given twice that')),
-    workableMin: sourced(24 * 60, practice('hide glue: work on it the next day')),
-    leastC: sourced(10, check('least temperature')),
-    setsByCooling: false,
-    leastPressureKPa: sourced(250, check('least pressure for veneer on a flat ground')),
+    figures: [200, 1.2, 10, 15, 120, 1440, 72, 10, 250],
+    traits: ['thins', 'reversible'],
+    bleeds: 'some',
     note: 'Can be opened again with heat and moisture. Does not fill gaps.',
+    heatAndWater: 'Softens in heat and damp; that is how it is undone.',
+    underStain: 'Takes some stain; smears wash off with warm water even later.',
+    practice: { clampMin: 'hide glue: clamps at least 1 h; the liquid kind is given twice that', workableMin: 'hide glue: work on it the next day' },
   },
-  {
-    id: 'hotHide',
+  hotHide: {
     label: 'Hot hide glue',
-    thinsWithWater: true,
-    reversible: true,
-    fillsGaps: false,
-    spreadGPerM2: sourced(220, check('spread rate')),
-    densityGPerMl: sourced(1.15, check('density')),
-    openMin: sourced(2, check('open time before it gels')),
-    clampMin: sourced(60, practice('hide glue: clamps at least 1 h')),
-    workableMin: sourced(24 * 60, practice('hide glue: work on it the next day')),
-    leastC: sourced(15, check('least temperature of wood and room')),
-    setsByCooling: true,
-    leastPressureKPa: sourced(150, check('least pressure; it can also be laid with a veneer hammer')),
-    note: 'Can be opened again with heat and moisture. Warm the wood; it gels as it cools.',
+    figures: [220, 1.15, 2, 2, 60, 1440, 48, 15, 150],
+    traits: ['thins', 'reversible', 'cools'],
+    bleeds: 'some',
+    note: 'Can be opened again with heat and moisture. Warm the wood; it gels as it cools. 192 gram strength gives time, 251 grips fast for hammering.',
+    heatAndWater: 'Softens in heat and damp; that is how it is undone.',
+    underStain: 'Takes some stain; smears wash off with warm water even later.',
+    practice: { clampMin: 'hide glue: clamps at least 1 h', workableMin: 'hide glue: work on it the next day' },
   },
-  {
-    id: 'pva',
+  pva: {
     label: 'PVA wood glue',
-    thinsWithWater: true,
-    reversible: false,
-    fillsGaps: false,
-    spreadGPerM2: sourced(180, check('spread rate')),
-    densityGPerMl: sourced(1.1, check('density')),
-    openMin: sourced(8, check('open time')),
-    clampMin: sourced(150, practice('PVA and veneer glue: clamped 2–3 h')),
-    workableMin: sourced(24 * 60, practice('next day for stress')),
-    leastC: sourced(10, check('least temperature')),
-    setsByCooling: false,
-    leastPressureKPa: sourced(350, check('least pressure')),
+    figures: [180, 1.1, 8, 10, 150, 1440, 24, 10, 350],
+    traits: ['thins', 'creeps'],
+    bleeds: 'much',
     note: 'Quick and strong, but it creeps under lasting load and blocks stain where it is smeared.',
+    heatAndWater: 'Softens above about 60 °C; the plain kind gives way in water.',
+    underStain: BLOCKS_STAIN,
+    practice: { clampMin: 'PVA and veneer glue: clamped 2–3 h', workableMin: 'next day for stress' },
   },
-  {
-    id: 'veneerGlue',
+  crossPva: {
+    label: 'Cross-linking PVA',
+    figures: [190, 1.1, 6, 8, 150, 1440, 24, 13, 350],
+    traits: ['thins', 'creeps'],
+    bleeds: 'much',
+    note: 'Stands damp; tacks sooner than the plain kind. It cannot be undone.',
+    heatAndWater: 'Stands damp, not lasting wet; softens in heat.',
+    underStain: BLOCKS_STAIN,
+    practice: { clampMin: 'PVA and veneer glue: clamped 2–3 h', workableMin: 'next day for stress' },
+  },
+  veneerGlue: {
     label: 'Hard-setting veneer glue',
-    thinsWithWater: true,
-    reversible: false,
-    fillsGaps: false,
-    spreadGPerM2: sourced(160, check('spread rate')),
-    densityGPerMl: sourced(1.15, check('density')),
-    openMin: sourced(12, check('open time')),
-    clampMin: sourced(180, practice('PVA and veneer glue: clamped 2–3 h')),
-    workableMin: sourced(24 * 60, practice('next day for stress')),
-    leastC: sourced(13, check('least temperature')),
-    setsByCooling: false,
-    leastPressureKPa: sourced(350, check('least pressure')),
+    figures: [160, 1.15, 12, 15, 180, 1440, 48, 13, 350],
+    traits: ['thins'],
+    bleeds: 'little',
     note: 'Dries hard, so the patch does not creep; thick, so it bleeds less through thin veneer.',
+    heatAndWater: 'Stands warmth better than plain PVA.',
+    underStain: BLOCKS_STAIN,
+    practice: { clampMin: 'PVA and veneer glue: clamped 2–3 h', workableMin: 'next day for stress' },
   },
-  {
-    id: 'epoxy',
+  polyurethane: {
+    label: 'Polyurethane glue',
+    figures: [150, 1.1, 20, 25, 120, 360, 24, 8, 400],
+    traits: [],
+    bleeds: 'much',
+    note: 'Damp one side; it foams out of the joint. The foam fills but does not hold.',
+    heatAndWater: 'Stands water; softens little in heat.',
+    underStain: 'Foam and smears block stain and must be scraped.',
+  },
+  ureaFormaldehyde: {
+    label: 'Urea-formaldehyde resin glue',
+    figures: [200, 1.25, 20, 30, 480, 1440, 72, 15, 350],
+    traits: ['thins'],
+    bleeds: 'little',
+    note: 'Rigid, no creep, time to lay large faces. Needs a warm shop; its dust and vapour are harmful.',
+    heatAndWater: 'Stands damp; weakens over years in heat and wet.',
+    underStain: 'Dries pale or tan and takes no stain.',
+  },
+  epoxy: {
     label: 'Epoxy',
-    thinsWithWater: false,
-    reversible: false,
-    fillsGaps: true,
-    spreadGPerM2: sourced(250, check('spread rate')),
-    densityGPerMl: sourced(1.12, check('density')),
-    openMin: sourced(20, check('open time of the slow kind')),
-    clampMin: sourced(12 * 60, practice('epoxy: overnight')),
-    workableMin: sourced(24 * 60, check('time to full handling')),
-    leastC: sourced(10, check('least temperature')),
-    setsByCooling: false,
-    leastPressureKPa: sourced(20, practice('epoxies need contact only')),
+    figures: [250, 1.12, 20, 30, 720, 1440, 168, 10, 20],
+    traits: ['fills'],
+    bleeds: 'much',
     note: 'Fills gaps and needs contact pressure only. It cannot be undone.',
+    heatAndWater: 'Stands water; softens above about 50 to 60 °C.',
+    underStain: 'Takes no stain at all.',
+    practice: { clampMin: 'epoxy: overnight', leastPressureKPa: 'epoxies need contact only' },
   },
-  {
-    id: 'cyanoacrylate',
+  epoxyFast: {
+    label: 'Epoxy, fast',
+    figures: [250, 1.15, 4, 5, 30, 240, 24, 10, 20],
+    traits: ['fills', 'creeps'],
+    bleeds: 'some',
+    note: 'Five minutes, then it is over. Weaker and softer than the slow kind.',
+    heatAndWater: 'Stands damp less well than the slow kind.',
+    underStain: 'Takes no stain at all.',
+    practice: { leastPressureKPa: 'epoxies need contact only' },
+  },
+  cyanoacrylate: {
     label: 'Thin cyanoacrylate',
-    thinsWithWater: false,
-    reversible: false,
-    fillsGaps: false,
-    spreadGPerM2: sourced(60, check('spread rate')),
-    densityGPerMl: sourced(1.06, check('density')),
-    openMin: sourced(0.5, check('open time')),
-    clampMin: sourced(1, practice('cyanoacrylate: seconds')),
-    workableMin: sourced(10, check('time to sanding')),
-    leastC: sourced(5, check('least temperature')),
-    setsByCooling: false,
-    leastPressureKPa: sourced(10, check('finger pressure')),
+    figures: [60, 1.06, 0.5, 0.5, 1, 10, 24, 5, 10],
+    traits: [],
+    bleeds: 'much',
     note: 'Seconds, and brittle. Glue on bare wood shows under stain; wipe at once.',
+    heatAndWater: 'Lets go above about 80 °C and in acetone.',
+    underStain: 'Shows as a dark or shiny spot.',
+    practice: { clampMin: 'cyanoacrylate: seconds' },
   },
-];
+  caMedium: {
+    label: 'Medium cyanoacrylate',
+    figures: [90, 1.06, 1, 1, 2, 15, 24, 5, 10],
+    traits: [],
+    bleeds: 'some',
+    note: 'Bridges a hair; still brittle.',
+    heatAndWater: 'Lets go above about 80 °C and in acetone.',
+    underStain: 'Shows as a dark or shiny spot.',
+    practice: { clampMin: 'cyanoacrylate: seconds' },
+  },
+  caGel: {
+    label: 'Cyanoacrylate gel',
+    figures: [120, 1.08, 1.5, 1.5, 3, 20, 24, 5, 10],
+    traits: ['fills'],
+    bleeds: 'little',
+    note: 'Stays where it is put; for chips and splinters on a slope.',
+    heatAndWater: 'Lets go above about 80 °C and in acetone.',
+    underStain: 'Shows as a dark or shiny spot.',
+    practice: { clampMin: 'cyanoacrylate: seconds' },
+  },
+  contact: {
+    label: 'Contact or self-adhesive',
+    figures: [250, 0.9, 20, 40, 1, 60, 72, 15, 400],
+    traits: ['creeps'],
+    bleeds: 'little',
+    note: 'Grabs at once and stays soft: veneer moves over it and seams open. Only for backed sheets on a sealed ground.',
+    heatAndWater: 'Gives way in heat.',
+    underStain: 'Solvent in stain and finish may lift it.',
+  },
+  ironOnFilm: {
+    label: 'Iron-on film',
+    figures: [120, 0.95, 1, 1, 2, 30, 24, 10, 100],
+    traits: ['creeps', 'cools', 'reversible'],
+    bleeds: 'little',
+    note: 'A hot film laid between; an iron and a block that cools it.',
+    heatAndWater: 'Melts again under an iron.',
+    underStain: 'Stays in the joint; nothing to wipe.',
+  },
+} satisfies Record<string, Row>;
 
-/** @throws RangeError for a glue that is not in the table */
-export function adhesiveById(id: string): Adhesive {
+export type AdhesiveId = keyof typeof TABLE;
+
+const check = (what: string): Source =>
+  memory(`${what} of the common kind of this glue; your product's data sheet goes first`);
+
+function adhesiveOf(id: AdhesiveId, row: Row): Adhesive {
+  const [spread, density, open, closed, clamp, workable, cure, cold, pressure] = row.figures;
+  const has = (t: NonNullable<Row['traits']>[number]): boolean => row.traits?.includes(t) ?? false;
+  const figure = (name: GlueFigure, value: number, what: string): Sourced => {
+    const why = row.practice?.[name];
+    return sourced(value, why === undefined ? check(what) : practice(why));
+  };
+  return {
+    id,
+    label: row.label,
+    thinsWithWater: has('thins'),
+    reversible: has('reversible'),
+    fillsGaps: has('fills'),
+    creeps: has('creeps'),
+    setsByCooling: has('cools'),
+    bleeds: row.bleeds,
+    spreadGPerM2: figure('spreadGPerM2', spread, 'spread rate'),
+    densityGPerMl: sourced(density, check('density')),
+    openMin: figure('openMin', open, 'open time'),
+    closedMin: figure('closedMin', closed, 'closed assembly time'),
+    clampMin: figure('clampMin', clamp, 'clamp time'),
+    workableMin: figure('workableMin', workable, 'time to handling'),
+    fullCureH: sourced(cure, check('time to full strength')),
+    leastC: figure('leastC', cold, 'least temperature'),
+    leastPressureKPa: figure('leastPressureKPa', pressure, 'least pressure for veneer on a flat ground'),
+    note: row.note,
+    heatAndWater: row.heatAndWater,
+    underStain: row.underStain,
+  };
+}
+
+export const ADHESIVES: readonly Adhesive[] = (Object.entries(TABLE) as [AdhesiveId, Row][]).map(
+  ([id, row]) => adhesiveOf(id, row),
+);
+
+/**
+ * A glue of the table, with the shop's own product in place of the common kind where figures of it are known.
+ *
+ * @throws RangeError for a glue that is not in the table
+ */
+export function adhesiveById(id: string, own: OwnGlue = {}): Adhesive {
   const found = ADHESIVES.find((a) => a.id === id);
   if (!found) throw new RangeError(`There is no glue “${id}” in the table.`);
-  return found;
+  const entries = (Object.keys(GLUE_FIGURES) as GlueFigure[]).flatMap((f): [GlueFigure, Sourced][] => {
+    const value = own[f];
+    return value === undefined
+      ? []
+      : [[f, sourced(value, measured('your own product, entered in the shop'))]];
+  });
+  return entries.length > 0 ? { ...found, ...Object.fromEntries(entries) } : found;
 }

@@ -20,7 +20,8 @@ test('what does not thin with water is not flooded', () => {
 
 test('common practice: cold slows everything, and hot hide glue gels faster in it', () => {
   for (const a of ADHESIVES) {
-    expect(glueTimes(a, 16).clampMin).toBeGreaterThan(glueTimes(a, 24).clampMin);
+    const cold = Math.max(16, a.leastC.value);
+    expect(glueTimes(a, cold).clampMin).toBeGreaterThan(glueTimes(a, 24).clampMin);
   }
   expect(glueTimes(hide, 20)).toEqual({ openMin: 10, clampMin: 120, workableMin: 1440 });
   expect(glueTimes(adhesiveById('hotHide'), 16).openMin).toBeLessThan(
@@ -42,4 +43,44 @@ test('common practice: conserve takes glue that can be undone', () => {
   expect(adhesiveById(suggestAdhesive('veneerPatch', 'conserve').id).reversible).toBe(true);
   expect(suggestAdhesive('floodAndPress', 'paint').id).toBe('pva');
   expect(suggestAdhesive('tack', 'clear').id).toBe('cyanoacrylate');
+});
+
+test('figures of one’s own product go before the table, and say so', () => {
+  const own = adhesiveById('pva', { openMin: 4, leastC: 6 });
+  expect(own.openMin).toEqual({
+    value: 4,
+    source: { kind: 'measured', by: 'your own product, entered in the shop' },
+  });
+  expect(glueTimes(own, 8).openMin).toBeGreaterThan(4);
+  expect(own.clampMin).toBe(adhesiveById('pva').clampMin);
+  expect(adhesiveById('pva', {})).toBe(adhesiveById('pva'));
+});
+
+test('common practice: hide glue is undone, epoxy fills, PVA creeps, hide and PVA do not fill', () => {
+  const traits = (id: string) => {
+    const { reversible, fillsGaps, creeps } = adhesiveById(id);
+    return { reversible, fillsGaps, creeps };
+  };
+  expect(traits('hotHide')).toEqual({ reversible: true, fillsGaps: false, creeps: false });
+  expect(traits('pva')).toEqual({ reversible: false, fillsGaps: false, creeps: true });
+  expect(traits('epoxy')).toEqual({ reversible: false, fillsGaps: true, creeps: false });
+});
+
+test('every kind holds together: open before clamped, clamped before worked on, worked on before full strength', () => {
+  for (const a of ADHESIVES) {
+    expect(a.openMin.value).toBeLessThanOrEqual(a.closedMin.value);
+    expect(a.clampMin.value).toBeLessThanOrEqual(a.workableMin.value);
+    expect(a.workableMin.value).toBeLessThanOrEqual(60 * a.fullCureH.value);
+    for (const text of [a.note, a.heatAndWater, a.underStain]) expect(text).toMatch(/\.$/);
+  }
+  expect(ADHESIVES.length).toBeGreaterThanOrEqual(14);
+});
+
+// Wood Handbook, adhesive bonding (from memory): about 700 kPa for light woods up to 1700 kPa for the densest suffice for joints; a
+// vacuum bag gives at most some 95 kPa. The least pressures for flat veneer here lie between contact and that.
+test('least pressures lie between contact and what the handbook gives for joints', () => {
+  for (const a of ADHESIVES) {
+    expect(a.leastPressureKPa.value).toBeGreaterThanOrEqual(5);
+    expect(a.leastPressureKPa.value).toBeLessThanOrEqual(700);
+  }
 });

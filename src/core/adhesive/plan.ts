@@ -52,6 +52,13 @@ export function suggestAdhesive(
       source: practice(),
     };
   }
+  if (method === 'injectJoint') {
+    return {
+      id: 'epoxy',
+      why: 'It fills what the joint has lost and holds on what cannot be cleaned.',
+      source: practice(),
+    };
+  }
   if (method === 'reactivate') {
     return {
       id: 'hotHide',

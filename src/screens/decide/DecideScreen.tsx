@@ -24,7 +24,10 @@ import { WeightsFold } from './WeightsFold';
 function nextHref(damageId: string, pieceId: string, method: MethodId): string {
   const { family } = methodById(method);
   if (family === 'reglue') return `/damage/${damageId}/press`;
-  return family === 'patch' ? `/damage/${damageId}/patch` : `/bench?piece=${pieceId}`;
+  if (family === 'patch') return `/damage/${damageId}/patch`;
+  return family === 'structure' || family === 'letIn'
+    ? `/damage/${damageId}/joint`
+    : `/bench?piece=${pieceId}`;
 }
 
 /** The repair of a damage: ranked methods, what is still to be found out, and the user's choice. */

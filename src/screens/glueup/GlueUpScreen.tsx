@@ -1,13 +1,14 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { bigTime, glueClock, gluingStages, SPEEDS, type GlueClock, type Stages } from '@/core/glueup';
+import { bigTime, glueClock, type GlueClock, type Stages } from '@/core/glueup';
 import { formatMinutes, formatSmall } from '@/core/units';
 import { createRecord, localNow, type Stored } from '@/records';
 import { Button, CheckChips, Notice, Text, useTheme } from '@/ui';
 import { pressPlan, type PressPlan } from '../shared/derive';
+import { stagesOf } from '../shared/stages';
 import { Missing } from '../shared/Missing';
-import { attempt, damageLabel, surveyed } from '../shared/surveying';
+import { damageLabel, surveyed } from '../shared/surveying';
 import { useAct, useChange } from '../shared/useAct';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
@@ -25,21 +26,6 @@ function useNow(): number {
     return () => clearInterval(timer);
   }, []);
   return now;
-}
-
-export function stagesOf(plan: PressPlan): Stages | undefined {
-  const { times } = plan;
-  if (!times.ok) return undefined;
-  const made = attempt(() =>
-    gluingStages({
-      areaMm2: plan.areaMm2,
-      clamps: plan.layout.clamps.length,
-      ...SPEEDS,
-      openMin: times.value.openMin,
-      clampsOwned: plan.owned,
-    }),
-  );
-  return made.ok ? made.value : undefined;
 }
 
 /** The glue is out: large figures, what must happen by when, and nothing else. */

@@ -31,6 +31,7 @@ import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useAct';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
+import { BlisterMarks, blisterOf, BlisterSection, StagesSection } from './BlisterSection';
 import { CamberFold } from './CamberFold';
 import { FieldMap, FieldSection } from './FieldView';
 import { StackSection } from './StackSection';
@@ -77,6 +78,7 @@ export function PressScreen() {
   const result = pressPlan(treated, method, damage.body, survey.value, shop);
   const set = (patch: GlueChoice): void => change(damage, { glue: { ...damage.body.glue, ...patch } });
   const plan = result.ok ? result.value : undefined;
+  const blister = plan && method === 'injectAndPress' ? blisterOf(plan, survey.value.grainDeg) : undefined;
   const frameOfField = plan ? fieldFrame(plan, face.body, survey.value.board.plane.outline, 0) : undefined;
   return (
     <Page
@@ -90,9 +92,14 @@ export function PressScreen() {
           label="Plan view: clamps, cauls and the pressed footprint"
           phoneHeight={260}
           focus={{ outline: survey.value.outline, marginMm: 55 }}
-          over={(k) =>
-            plan ? <PlanView plan={plan} k={k} {...(frameOfField ? { frame: frameOfField } : {})} /> : null
-          }
+          over={(k) => (
+            <G>
+              {plan ? (
+                <PlanView plan={plan} k={k} {...(frameOfField ? { frame: frameOfField } : {})} />
+              ) : null}
+              {blister ? <BlisterMarks blister={blister} k={k} /> : null}
+            </G>
+          )}
         />
       }
     >
@@ -161,6 +168,15 @@ export function PressScreen() {
         ) : null}
         <Button label="Back to the defaults" kind="quiet" onPress={() => change(damage, { glue: {} })} />
       </Fold>
+      {blister ? <BlisterSection blister={blister} /> : null}
+      {plan ? (
+        <StagesSection
+          plan={plan}
+          {...(method === 'floodAndPress' && survey.value.atEdge
+            ? { mouthMm: survey.value.measures.alongMm }
+            : {})}
+        />
+      ) : null}
       {plan ? (
         <CamberFold plan={plan} name={`${piece.body.name}, ${damageLabel(damage.body)}`} paper={shop.paper} />
       ) : null}

@@ -5,6 +5,7 @@ import {
   glueTimes,
   suggestAdhesive,
   type Adhesive,
+  type AdhesiveId,
 } from '@/core/adhesive';
 import type { PieceWork, RepairWork } from '@/core/bench';
 import type { BlendPlan } from '@/core/colour';
@@ -46,6 +47,9 @@ export type PressPlan = {
   layingMin: number;
 };
 
+/** A glue as it is in this shop. */
+const glueOf = (id: AdhesiveId, shop: Shop): Adhesive => adhesiveById(id, shop.glues?.[id]);
+
 export const ownedClamps = (shop: Shop): { kind: ClampKind; count: number }[] =>
   shop.clamps.filter((c) => c.count > 0).map((c) => ({ kind: clampById(c.id), count: c.count }));
 
@@ -59,7 +63,7 @@ export function pressPlan(
 ): Result<PressPlan> {
   return attempt(() => {
     const suggested = suggestAdhesive(method, piece.school);
-    const adhesive = adhesiveById(damage.glue.adhesive ?? suggested.id);
+    const adhesive = glueOf(damage.glue.adhesive ?? suggested.id, shop);
     const face = survey.board.plane.outline;
     const isPatch = methodById(method).family === 'patch';
     const outline = isPatch ? patchFor(damage, survey, piece).recess : survey.outline;
@@ -171,7 +175,7 @@ export function workOf(
     const pressed = PRESSED_FAMILIES.includes(family);
     const plan = survey.ok && pressed ? pressPlan(treated, method, d.body, survey.value, shop) : undefined;
     const press = plan?.ok ? plan.value : undefined;
-    const adhesive = press?.adhesive ?? adhesiveById(suggestAdhesive(method, treated.school).id);
+    const adhesive = press?.adhesive ?? glueOf(suggestAdhesive(method, treated.school).id, shop);
     const here = press?.times ?? attempt(() => glueTimes(adhesive, shop.temperatureC));
     const times = here.ok ? here.value : glueTimes(adhesive, 20);
     const caution = here.ok ? {} : { caution: `${here.problem} The plan reckons with its times at 20 °C.` };

@@ -1,6 +1,5 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { ADHESIVES } from '@/core/adhesive';
 import { CLAMPS } from '@/core/press';
 import { GRITS } from '@/core/sanding';
 import { describeSource } from '@/core/sources';
@@ -41,6 +40,7 @@ import { Page, Pane } from '../shared/Page';
 import { download } from '../shared/print';
 import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
+import { GluesFold } from './GluesFold';
 import { MaterialsSection } from './MaterialsSection';
 
 /** The shop: climate, clamps, hours, units, and all data in one file. */
@@ -173,7 +173,7 @@ export function ShopScreen() {
         />
       </Section>
       <DataSection />
-      <Tables />
+      <Tables shop={shop} onChange={set} />
     </Page>
   );
 }
@@ -322,37 +322,10 @@ function DataSection() {
 }
 
 /** Every table the app reckons with, with its sources. */
-function Tables() {
+function Tables({ shop, onChange }: { shop: Shop; onChange: (patch: Partial<Shop>) => void }) {
   return (
     <Section title="Figures and where they come from">
-      <Fold title="Glues">
-        {ADHESIVES.map((a) => (
-          <View key={a.id}>
-            <Text kind="strong">{a.label}</Text>
-            <Row
-              title="Spread"
-              value={`${a.spreadGPerM2.value} g/m²`}
-              source={describeSource(a.spreadGPerM2.source)}
-            />
-            <Row
-              title="Open at 20 °C"
-              value={`${a.openMin.value} min`}
-              source={describeSource(a.openMin.source)}
-            />
-            <Row
-              title="Clamped at 20 °C"
-              value={`${a.clampMin.value} min`}
-              source={describeSource(a.clampMin.source)}
-            />
-            <Row title="Not below" value={`${a.leastC.value} °C`} source={describeSource(a.leastC.source)} />
-            <Row
-              title="Pressure at least"
-              value={`${a.leastPressureKPa.value} kPa`}
-              source={describeSource(a.leastPressureKPa.source)}
-            />
-          </View>
-        ))}
-      </Fold>
+      <GluesFold shop={shop} onChange={onChange} />
       <Fold title="Woods">
         {SPECIES.map((s) => (
           <Row

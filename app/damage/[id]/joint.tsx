@@ -1,0 +1,1 @@
+export { JointScreen as default } from '@/screens/joint/JointScreen';

@@ -1,0 +1,288 @@
+import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
+import { adhesiveById, glueQuantity, glueTimes, suggestAdhesive, type AdhesiveId } from '@/core/adhesive';
+import { BEND_STRAIN, BREAKAGE, DOWEL_SOURCE, dowelLayout, leastRadiusMm, PILOT_SOURCE, pilotHoleMm, thickestMm, withSpares, type BendState, type DowelLayout } from '@/core/glueup'; // prettier-ignore
+import { methodById } from '@/core/method';
+import { describeSource } from '@/core/sources';
+import { formatMinutes, formatSmall } from '@/core/units';
+import type { Stored } from '@/records';
+import { Button, Chips, Figure, fonts, LengthField, materials, Notice, Row, Section, Stepper, Text, useTheme } from '@/ui'; // prettier-ignore
+import { Cautions } from '../decide/RankingView';
+import { FaceBoard } from '../shared/FaceBoard';
+import { Missing } from '../shared/Missing';
+import { Page } from '../shared/Page';
+import { attempt, damageLabel, surveyed, type Surveyed } from '../shared/surveying';
+import { TrailList } from '../shared/Trail';
+import { useDamageView } from '../shared/usePiece';
+import { useUnits } from '../shared/useUnits';
+
+/** Without a figure of its own a board is taken as so thick. mm. */
+const COMMON_BOARD_MM = 20;
+/** Thin glue runs into a crack this narrow by itself. mm. */
+const WICKS_MM = 0.3;
+
+/** Splits, joints, let-in pieces and new parts: glue, sequence, and the sizes that go with the method. */
+export function JointScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const view = useDamageView(id);
+  const { damage, face, piece, onFace, method, treated, shop } = view;
+  if (!damage || !piece || !treated || !method) return <Missing what="This damage" loading={view.loading} />;
+  const survey = surveyed(damage.body, face?.body);
+  const suggested = suggestAdhesive(method, treated.school);
+  const glueId: AdhesiveId = damage.body.glue.adhesive ?? suggested.id;
+  const glue = adhesiveById(glueId, shop.glues?.[glueId]);
+  const boardMm = face?.body.boardMm ?? COMMON_BOARD_MM;
+  const sized = survey.ok ? survey.value : undefined;
+  const times = attempt(() => glueTimes(glue, shop.temperatureC));
+  const faces = 2 * jointAreaMm2(sized, boardMm, damage.body.answers.depthMm);
+  const forced =
+    damage.body.answers.closesByHand === false && ['glueSplit', 'screwSplit', 'dowelJoint'].includes(method);
+  return (
+    <Page
+      title={methodById(method).label}
+      eyebrow={`${piece.body.name} · ${damageLabel(damage.body)}`}
+      back={{ href: `/damage/${damage.id}/decide`, label: 'Decide' }}
+      list={<TrailList view={view} />}
+      board={
+        face ? (
+          <FaceBoard
+            key={damage.id}
+            face={face}
+            damages={onFace}
+            current={damage.id}
+            still
+            label={damageLabel(damage.body)}
+            phoneHeight={180}
+            {...(sized ? { focus: { outline: sized.outline, marginMm: 60 } } : {})}
+          />
+        ) : undefined
+      }
+    >
+      <Text>{methodById(method).how}</Text>
+      {forced ? (
+        <Notice kind="stop" title="Do not force it">
+          It does not close by hand, so its gap comes from shrinking. A clamp would close it and the wood
+          would split elsewhere. Let in a sliver, or see what it does over the year.
+        </Notice>
+      ) : null}
+      <Section title={glue.label} help={suggested.why}>
+        <View style={styles.figures}>
+          <Figure
+            label="Glue"
+            value={formatSmall(glueQuantity(glue, Math.max(1, faces)).grams)}
+            unit="g"
+            note="both sides, a fifth for waste"
+            source={describeSource(glue.spreadGPerM2.source)}
+          />
+          {times.ok ? (
+            <>
+              <Figure
+                label="Open"
+                value={formatMinutes(times.value.openMin)}
+                source={describeSource(glue.openMin.source)}
+              />
+              <Figure
+                label="Clamped"
+                value={formatMinutes(times.value.clampMin)}
+                source={describeSource(glue.clampMin.source)}
+              />
+              <Figure
+                label="Work on it after"
+                value={formatMinutes(times.value.workableMin)}
+                source={describeSource(glue.workableMin.source)}
+              />
+            </>
+          ) : null}
+        </View>
+        {times.ok ? null : (
+          <Notice kind="stop" title="Too cold for this glue">
+            {times.problem}
+          </Notice>
+        )}
+        <Text kind="quiet">{glue.note}</Text>
+      </Section>
+      {method === 'glueSplit' && sized ? <WayIn survey={sized} /> : null}
+      {method === 'dowelJoint' && sized ? <Dowels survey={sized} boardMm={boardMm} /> : null}
+      {method === 'screwSplit' ? <Pilot /> : null}
+      {method === 'newPart' ? <Bending damage={damage} /> : null}
+      <Cautions method={method} />
+      <Button
+        label="Open the bench plan"
+        kind="main"
+        onPress={() => router.push(`/bench?piece=${piece.id}`)}
+      />
+    </Page>
+  );
+}
+
+/** One side of what is glued: a crack through its depth, or the floor of a loss. */
+function jointAreaMm2(survey: Surveyed | undefined, boardMm: number, depthMm: number | undefined): number {
+  if (!survey) return 2000;
+  return survey.lengthMm !== undefined && survey.gapMm !== undefined
+    ? survey.lengthMm * Math.min(boardMm, depthMm ?? boardMm)
+    : survey.measures.areaMm2;
+}
+
+/** How the glue gets into a split: by itself, or from a needle. */
+function WayIn({ survey }: { survey: Surveyed }) {
+  const { length } = useUnits();
+  const [gap, run] = [survey.gapMm ?? 0, survey.lengthMm ?? 0];
+  const needles = Math.max(1, Math.ceil(run / 60));
+  return (
+    <Section title="Getting the glue in">
+      <Text>
+        {gap <= WICKS_MM
+          ? `At ${length(gap)} it is a hairline: set drops of thin glue along it and let it draw them in. Go on until it takes no more.`
+          : run > 150
+            ? `Over ${length(run)} a brush does not reach: inject from ${needles} places about 60 mm apart, from the far end back, until glue shows at the next.`
+            : 'Work glue in with a thin blade or a slip of paper, flexing the split open and shut.'}
+      </Text>
+      <Text kind="quiet">Close it by hand first. The clamp only holds what the hand has closed.</Text>
+    </Section>
+  );
+}
+
+function Dowels({ survey, boardMm }: { survey: Surveyed; boardMm: number }) {
+  const { length } = useUnits();
+  const result = attempt(() => dowelLayout(survey.lengthMm ?? survey.measures.alongMm, boardMm));
+  if (!result.ok) return <Notice kind="stop">{result.problem}</Notice>;
+  const d = result.value;
+  return (
+    <Section title="Dowels" help={describeSource(DOWEL_SOURCE)}>
+      <View style={styles.figures}>
+        <Figure label="Count" value={String(d.count)} />
+        <Figure label="Diameter" value={length(d.diameterMm)} />
+        <Figure label="Deep, each side" value={length(d.depthMm)} />
+        <Figure label="Mark on the bit" value={length(d.drillMarkMm)} note="a little for glue" />
+      </View>
+      <EdgeDrawing layout={d} edgeMm={survey.lengthMm ?? survey.measures.alongMm} />
+      <View>
+        {d.atMm.map((at, i) => (
+          <Row
+            key={at}
+            title={`Dowel ${i + 1}`}
+            detail="From one end, in the middle of the thickness"
+            value={length(at)}
+            last={i === d.atMm.length - 1}
+          />
+        ))}
+      </View>
+      <Text kind="quiet">
+        Mark both boards laid together. Dry run with short loose dowels before any glue.
+      </Text>
+    </Section>
+  );
+}
+
+function EdgeDrawing({ layout, edgeMm }: { layout: DowelLayout; edgeMm: number }) {
+  const theme = useTheme();
+  const k = 300 / edgeMm;
+  return (
+    <View
+      role="img"
+      aria-label={`${layout.count} dowels along the edge, the first and last ${layout.endDistanceMm} mm from its ends`}
+    >
+      <Svg width="100%" height={70} viewBox="0 0 320 70">
+        <Rect x={10} y={14} width={300} height={26} fill={materials.veneer} />
+        {layout.atMm.map((at) => (
+          <Circle key={at} cx={10 + at * k} cy={27} r={6} fill={materials.core} stroke={materials.shade} />
+        ))}
+        <Line x1={10} x2={10 + layout.endDistanceMm * k} y1={52} y2={52} stroke={theme.ink} />
+        <SvgText x={10} y={66} fontSize={12} fontFamily={fonts.text} fill={theme.ink}>
+          {`${Math.round(layout.endDistanceMm)} mm, then every ${Math.round(layout.spacingMm)} mm`}
+        </SvgText>
+      </Svg>
+    </View>
+  );
+}
+
+function Pilot() {
+  const { length, unit } = useUnits();
+  const [core, setCore] = useState(3);
+  return (
+    <Section title="Pilot hole" help="Measured at the screw’s core, between the threads.">
+      <LengthField
+        label="Core of the screw"
+        valueMm={core}
+        unit={unit}
+        check={(mm) => {
+          if (mm < 0.8 || mm > 12)
+            throw new RangeError('The core of a wood screw is between 0.8 mm and 12 mm.');
+        }}
+        onChange={setCore}
+      />
+      <View style={styles.figures}>
+        <Figure
+          label="In hard wood"
+          value={length(pilotHoleMm(core, true))}
+          source={describeSource(PILOT_SOURCE)}
+        />
+        <Figure label="In soft wood" value={length(pilotHoleMm(core, false))} />
+      </View>
+    </Section>
+  );
+}
+
+/** How tight a strip goes round a curve, and how many to make. */
+function Bending({ damage }: { damage: Stored<'damage'> }) {
+  const { length, unit } = useUnits();
+  const [thickness, setThickness] = useState(4);
+  const [radius, setRadius] = useState(200);
+  const [needed, setNeeded] = useState(1);
+  const [state, setState] = useState<BendState>('dry');
+  if (damage.body.kind !== 'missingMoulding') return null;
+  const result = attempt(() => leastRadiusMm(thickness, state));
+  const goes = result.ok && result.value <= radius;
+  return (
+    <Section
+      title="Round a curve?"
+      help="Thin mouldings break when they are bent tighter than their wood allows."
+    >
+      <LengthField label="Thickness of the strip" valueMm={thickness} unit={unit} onChange={setThickness} />
+      <LengthField label="Radius of the curve" valueMm={radius} unit={unit} onChange={setRadius} />
+      <Chips<BendState>
+        label="Bent"
+        options={(Object.keys(BEND_STRAIN) as BendState[]).map((s) => ({
+          value: s,
+          label: BEND_STRAIN[s].label,
+        }))}
+        value={state}
+        onChange={setState}
+      />
+      {result.ok ? (
+        <View style={styles.figures}>
+          <Figure
+            label="Least radius"
+            value={length(result.value)}
+            alarm={!goes}
+            source={describeSource(BEND_STRAIN[state].source)}
+          />
+          <Figure
+            label="Thickest for this curve"
+            value={length(thickestMm(radius, state))}
+            note="laminate thinner strips"
+          />
+        </View>
+      ) : (
+        <Notice kind="stop">{result.problem}</Notice>
+      )}
+      <Text>
+        {goes
+          ? 'It goes round.'
+          : 'It would break. Bend it wetter or hotter, take it thinner, or laminate it.'}
+      </Text>
+      <Stepper label="Strips needed" value={needed} least={1} most={100} onChange={setNeeded} />
+      <Row
+        title="Make"
+        detail="With spares for those that break"
+        value={String(withSpares(needed))}
+        source={describeSource(BREAKAGE.source)}
+        last
+      />
+    </Section>
+  );
+}
+
+const styles = StyleSheet.create({ figures: { flexDirection: 'row', flexWrap: 'wrap', gap: 16 } });

@@ -1,0 +1,89 @@
+import { StyleSheet, View } from 'react-native';
+import { Circle, G, Line } from 'react-native-svg';
+import { glueQuantity } from '@/core/adhesive';
+import { blisterPlan, mouthSections, NEEDLE_REACH_MM, SECTION_MM, type BlisterPlan } from '@/core/glueup';
+import { describeSource } from '@/core/sources';
+import { formatMinutes, formatSmall } from '@/core/units';
+import { Figure, materials, Notice, Section, Text } from '@/ui';
+import type { PressPlan } from '../shared/derive';
+import { stagesOf } from '../shared/stages';
+import { useUnits } from '../shared/useUnits';
+
+export const blisterOf = (plan: PressPlan, grainDeg: number): BlisterPlan =>
+  blisterPlan(plan.outline, grainDeg, glueQuantity(plan.adhesive, plan.areaMm2).millilitres);
+
+/** The slit along the grain and where the needle goes in, on the face. */
+export function BlisterMarks({ blister, k }: { blister: BlisterPlan; k: number }) {
+  const [[x1, y1], [x2, y2]] = blister.slit;
+  return (
+    <G>
+      <Line x1={x1} y1={y1} x2={x2} y2={y2} stroke={materials.badge} strokeWidth={5 / k} />
+      <Line x1={x1} y1={y1} x2={x2} y2={y2} stroke={materials.onBadge} strokeWidth={2 / k} />
+      {blister.entries.map(([x, y]) => (
+        <Circle
+          key={`${x} ${y}`}
+          cx={x}
+          cy={y}
+          r={6 / k}
+          fill={materials.lamp}
+          stroke={materials.badge}
+          strokeWidth={1.5 / k}
+        />
+      ))}
+    </G>
+  );
+}
+
+export function BlisterSection({ blister }: { blister: BlisterPlan }) {
+  const { length } = useUnits();
+  return (
+    <Section
+      title="Slit and inject"
+      help="Along the grain, on the longest line that stays on loose wood; beside a figure line where you can."
+    >
+      <View style={styles.figures}>
+        <Figure label="Slit" value={length(blister.slitMm)} />
+        <Figure
+          label="Places"
+          value={String(blister.entries.length)}
+          source={describeSource(NEEDLE_REACH_MM.source)}
+        />
+        <Figure label="In each" value={formatSmall(blister.mlPerEntry)} unit="ml" />
+      </View>
+    </Section>
+  );
+}
+
+/** In how many goes it is laid, and why. */
+export function StagesSection({ plan, mouthMm }: { plan: PressPlan; mouthMm?: number }) {
+  const { length } = useUnits();
+  const stages = stagesOf(plan);
+  const sections = mouthMm === undefined ? undefined : mouthSections(mouthMm, plan.owned);
+  if (!stages) {
+    return plan.times.ok ? (
+      <Notice kind="stop" title="Not in time">
+        The glue would tack before one clamp is on. Take a slower glue, warm the piece, or get a second pair
+        of hands.
+      </Notice>
+    ) : null;
+  }
+  const [first] = stages.stages;
+  return (
+    <Section title={stages.stages.length === 1 ? 'In one go' : `In ${stages.stages.length} stages`}>
+      <Text>
+        {stages.stages.length === 1
+          ? `Laying takes about ${formatMinutes(first?.layingMin ?? 0)}, well within the open time.`
+          : stages.limit === 'clamps'
+            ? `Each stage takes ${first?.clamps ?? 0} clamps. The next waits until they come off.`
+            : `Each takes about ${formatMinutes(first?.layingMin ?? 0)} to lay. Begin at the far end from the mouth; finish at the mouth.`}
+      </Text>
+      {sections && sections.count > 1 ? (
+        <Text kind="quiet">
+          {`The mouth is pressed in ${sections.count} sections of ${length(sections.lengthMm)}, ${sections.atOnce} at a time. ${describeSource(SECTION_MM.source)}`}
+        </Text>
+      ) : null}
+    </Section>
+  );
+}
+
+const styles = StyleSheet.create({ figures: { flexDirection: 'row', flexWrap: 'wrap', gap: 16 } });

@@ -1,0 +1,19 @@
+import { gluingStages, SPEEDS, type Stages } from '@/core/glueup';
+import type { PressPlan } from './derive';
+import { attempt } from './surveying';
+
+/** In how many goes a repair is glued; nothing when it cannot be done in time, or in this cold. */
+export function stagesOf(plan: PressPlan): Stages | undefined {
+  const { times } = plan;
+  if (!times.ok) return undefined;
+  const made = attempt(() =>
+    gluingStages({
+      areaMm2: plan.areaMm2,
+      clamps: plan.layout.clamps.length,
+      ...SPEEDS,
+      openMin: times.value.openMin,
+      clampsOwned: plan.owned,
+    }),
+  );
+  return made.ok ? made.value : undefined;
+}
