@@ -8,4 +8,4 @@ export {
   type CamberInput,
 } from './camber';
 export type { CaulInput } from './plate';
-export { bedOf, CAUL_MODULUS, PLATEN_MODULUS, PLATEN_POISSON, type Bed } from './stack';
+export { bedOf, CAUL_MODULUS, COMMON_BOARD_MM, PLATEN_MODULUS, PLATEN_POISSON, type Bed } from './stack';

@@ -24,6 +24,8 @@ export const CAUL_MODULUS = {
   source: memory('bending stiffness of beech or ash along the grain'),
 };
 export const PLATEN_POISSON = 0.25;
+/** A panel of furniture whose thickness is not entered is taken as so thick. mm; from memory. */
+export const COMMON_BOARD_MM = 18;
 
 /**
  * The bed under a platen: the panel squeezed through its thickness, lying on a bench that does not give.

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { contains, type Point } from '../geometry';
-import { bigTime, BEND_STRAIN, blisterPlan, dowelLayout, glueClock, gluingStages, leastRadiusMm, mouthSections, OPEN_TIME_SHARE, pilotHoleMm, screwForceN, thickestMm, withSpares, type BendState, type StagesInput } from '.'; // prettier-ignore
+import { bigTime, BEND_STRAIN, blisterPlan, dowelLayout, glueClock, gluingStages, leastRadiusMm, mouthSections, OPEN_TIME_SHARE, pilotHoleMm, screwForceN, thickestMm, wayIn, withSpares, type BendState, type StagesInput } from '.'; // prettier-ignore
 
 const JOB: StagesInput = { areaMm2: 60_000, clamps: 6, spreadMinPer100Cm2: 1, secondsPerClamp: 30, openMin: 10, clampsOwned: 6 }; // prettier-ignore
 
@@ -83,6 +83,12 @@ test('common practice: dowels 25 mm deep, a third of the thickness, even from en
   expect(() => dowelLayout(900, 8)).toThrow('The thickness of the board is 8 mm');
   for (const board of [12, 18, 30, 60])
     expect(dowelLayout(500, board).diameterMm).toBeLessThanOrEqual(board / 2);
+});
+
+test('common practice: a hairline wicks, a long split takes a syringe, a short one a blade', () => {
+  expect(wayIn(0.2, 400).by).toBe('wicking');
+  expect(wayIn(1, 400)).toEqual({ by: 'needles', needles: 7 });
+  expect(wayIn(1, 120).by).toBe('blade');
 });
 
 test('a blister is slit along the grain on its longest line, and every entry lies on it', () => {

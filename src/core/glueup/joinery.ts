@@ -52,6 +52,23 @@ export function dowelLayout(edgeMm: number, boardMm: number): DowelLayout {
 export const pilotHoleMm = (coreMm: number, hard: boolean): number => coreMm * (hard ? 0.9 : 0.7);
 export const PILOT_SOURCE: Source = memory('nine tenths of the core in hard wood, seven tenths in soft');
 
+/** How glue gets into a split. */
+export type WayIn = { by: 'wicking' | 'needles' | 'blade'; needles: number };
+
+/** Thin glue runs by itself into a gap this narrow; a blade reaches into a split this long; needles stand so far apart. mm. */
+export const WAY_IN = {
+  wicksMm: 0.3,
+  bladeMm: 150,
+  needleEveryMm: 60,
+  source: memory('thin glue is drawn into about 0.3 mm; from a needle it runs some 30 mm each way'),
+};
+
+export function wayIn(gapMm: number, lengthMm: number): WayIn {
+  const needles = Math.max(1, Math.ceil(lengthMm / WAY_IN.needleEveryMm));
+  if (gapMm <= WAY_IN.wicksMm) return { by: 'wicking', needles };
+  return { by: lengthMm > WAY_IN.bladeMm ? 'needles' : 'blade', needles };
+}
+
 /** What a blister is glued through. */
 export type BlisterPlan = {
   /** Ends of the slit, mm on the face. */

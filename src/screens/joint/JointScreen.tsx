@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { adhesiveById, glueQuantity, glueTimes, suggestAdhesive, type AdhesiveId } from '@/core/adhesive';
-import { BEND_STRAIN, BREAKAGE, DOWEL_SOURCE, dowelLayout, leastRadiusMm, PILOT_SOURCE, pilotHoleMm, thickestMm, withSpares, type BendState, type DowelLayout } from '@/core/glueup'; // prettier-ignore
+import { BEND_STRAIN, BREAKAGE, DOWEL_SOURCE, dowelLayout, leastRadiusMm, PILOT_SOURCE, pilotHoleMm, thickestMm, WAY_IN, wayIn, withSpares, type BendState, type DowelLayout } from '@/core/glueup'; // prettier-ignore
 import { methodById } from '@/core/method';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
@@ -13,15 +13,11 @@ import { Cautions } from '../decide/RankingView';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
+import { COMMON_BOARD_MM } from '@/core/field';
 import { attempt, damageLabel, surveyed, type Surveyed } from '../shared/surveying';
 import { TrailList } from '../shared/Trail';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
-
-/** Without a figure of its own a board is taken as so thick. mm. */
-const COMMON_BOARD_MM = 20;
-/** Thin glue runs into a crack this narrow by itself. mm. */
-const WICKS_MM = 0.3;
 
 /** Splits, joints, let-in pieces and new parts: glue, sequence, and the sizes that go with the method. */
 export function JointScreen() {
@@ -129,14 +125,14 @@ function jointAreaMm2(survey: Surveyed | undefined, boardMm: number, depthMm: nu
 function WayIn({ survey }: { survey: Surveyed }) {
   const { length } = useUnits();
   const [gap, run] = [survey.gapMm ?? 0, survey.lengthMm ?? 0];
-  const needles = Math.max(1, Math.ceil(run / 60));
+  const way = wayIn(gap, run);
   return (
-    <Section title="Getting the glue in">
+    <Section title="Getting the glue in" help={describeSource(WAY_IN.source)}>
       <Text>
-        {gap <= WICKS_MM
+        {way.by === 'wicking'
           ? `At ${length(gap)} it is a hairline: set drops of thin glue along it and let it draw them in. Go on until it takes no more.`
-          : run > 150
-            ? `Over ${length(run)} a brush does not reach: inject from ${needles} places about 60 mm apart, from the far end back, until glue shows at the next.`
+          : way.by === 'needles'
+            ? `Over ${length(run)} a brush does not reach: inject from ${way.needles} places about ${length(WAY_IN.needleEveryMm)} apart, from the far end back, until glue shows at the next.`
             : 'Work glue in with a thin blade or a slip of paper, flexing the split open and shut.'}
       </Text>
       <Text kind="quiet">Close it by hand first. The clamp only holds what the hand has closed.</Text>

@@ -145,7 +145,7 @@ export function MovementScreen() {
       </Section>
       <Section
         title="Where the piece lives"
-        help="Indoors, the driest month is often deep in the heating season and the dampest late in summer."
+        help="Indoors, the driest month is often deep in the heating season and the dampest late in summer. Until you enter yours, a heated house in a temperate climate is taken, from memory."
       >
         {(['dry', 'damp'] as const).map((season) => (
           <AirFields

@@ -1,12 +1,10 @@
 import useSWR from 'swr';
-import { bedOf, CAUL_MODULUS, PLATEN_MODULUS, PLATEN_POISSON, type Bed, type FieldInput, type PressField } from '@/core/field'; // prettier-ignore
+import { bedOf, CAUL_MODULUS, COMMON_BOARD_MM, PLATEN_MODULUS, PLATEN_POISSON, type Bed, type FieldInput, type PressField } from '@/core/field'; // prettier-ignore
 import { boundingBox, intersectionOf, rotate, type Point, type Polygon } from '@/core/geometry';
 import type { Face } from '@/records';
 import { computeInWorker } from '@/worker';
 import type { PressPlan } from '../shared/derive';
 
-/** Without a figure of its own a panel is taken as so thick. mm. */
-const COMMON_BOARD_MM = 18;
 /** Cells across the shorter side of the platen. */
 const CELLS = 26;
 

@@ -54,7 +54,15 @@ export function useEar(hollowThere: () => boolean): Ear {
     setOpen('no');
     setProblem(undefined);
   }, []);
-  useEffect(() => () => microphone.current?.stop(), []);
+  // A microphone that is granted after the page was left is closed at once.
+  const left = useRef(false);
+  useEffect(() => {
+    left.current = false;
+    return () => {
+      left.current = true;
+      microphone.current?.stop();
+    };
+  }, []);
 
   const onTap = useCallback((tap: TapSound): void => {
     if (known.current.length < LEAST_REFERENCE) {
@@ -74,6 +82,7 @@ export function useEar(hollowThere: () => boolean): Ear {
     setRefused(undefined);
     openMicrophone(onSamples).then(
       (m) => {
+        if (left.current) return m.stop();
         microphone.current?.stop();
         microphone.current = m;
         setOpen('real');
