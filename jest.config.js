@@ -7,6 +7,7 @@ module.exports = {
     {
       displayName: 'core', // pure TypeScript and the server: no React at all
       testEnvironment: 'node',
+      setupFiles: ['<rootDir>/jest.properties.js'],
       roots: ['<rootDir>/src', '<rootDir>/server', '<rootDir>/demo', '<rootDir>/scripts'],
       testMatch: ['**/*.test.ts'],
       moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },

@@ -49,11 +49,14 @@ test.each(PAIRS)('%d %d %d | %d %d %d', (l1, a1, b1, l2, a2, b2, want) => {
 });
 
 test('agrees with colorjs.io over the colours of wood', () => {
-  const wood = fc.tuple(
-    fc.double({ min: 15, max: 90, noNaN: true }),
-    fc.double({ min: -5, max: 35, noNaN: true }),
-    fc.double({ min: 0, max: 60, noNaN: true }),
-  );
+  // colorjs.io takes a colour with both axes under 0.0025 for a pure grey before it begins; the formula does not.
+  const wood = fc
+    .tuple(
+      fc.double({ min: 15, max: 90, noNaN: true }),
+      fc.double({ min: -5, max: 35, noNaN: true }),
+      fc.double({ min: 0, max: 60, noNaN: true }),
+    )
+    .filter(([, a, b]) => Math.max(Math.abs(a), Math.abs(b)) > 0.0025);
   fc.assert(
     fc.property(wood, wood, (a: Lab, b: Lab) => {
       // colorjs.io measures in `lab` (D50); the formula itself does not know the white, so the same numbers go in.
