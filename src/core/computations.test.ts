@@ -66,6 +66,21 @@ const CASES: [string, unknown, unknown][] = [
     },
   ],
   [
+    'press.arrange',
+    {
+      panel: { widthMm: 130, heightMm: 75 },
+      region: [[15, 0], [115, 0], [115, 60], [15, 60]], // prettier-ignore
+      face: [[-100, 0], [500, 0], [500, 450], [-100, 450]], // prettier-ignore
+      platens: [{ thicknessMm: 18, modulusMPa: 3000, poisson: 0.25 }],
+      cauls: [{ widthMm: 60, heightMm: 38, modulusMPa: 11_000 }],
+      clamps: [{ id: 'fStyle', count: 4, forceN: 2000, reachMm: 100 }],
+      foundation: { stiffnessMPaPerMm: 30 },
+      target: { leastKPa: 60, mostKPa: 5000 },
+      gridMm: 8,
+    },
+    expect.objectContaining({ reached: true, coverage: 1, missing: [], kept: false }),
+  ],
+  [
     'press.camber',
     { lengthMm: 600, widthMm: 50, heightMm: 50, modulusMPa: 12600, pressureKPa: 100, pressedWidthMm: 50 },
     {

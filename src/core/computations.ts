@@ -1,4 +1,5 @@
 import type { ObjectSchema } from 'joi';
+import { arrange, arrangeSchema } from './arrange';
 import { schedule, scheduleSchema } from './bench';
 import { assertValid, type JobContext } from './check';
 import { colourDifference, differenceSchema } from './colour';
@@ -42,6 +43,7 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['geometry.rectify', computation(rectifySchema, rectify, 'geometry.rectify')],
   ['damage.tapmap', computation(tapMapSchema, tapMap, 'damage.tapmap')],
   ['press.field', computation(fieldSchema, pressField, 'press.field')],
+  ['press.arrange', computation(arrangeSchema, arrange, 'press.arrange')],
   ['press.camber', computation(camberSchema, camberOf, 'press.camber')],
   ['finish.test', computation(finishTestSchema, finishFromTests, 'finish.test')],
   ['units.length', computation(lengthSchema, readLength, 'units.length')],

@@ -31,6 +31,10 @@ const localTime = Joi.string().pattern(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}$/);
 const place = Joi.array()
   .ordered(Joi.number().min(-2).max(3).required(), Joi.number().min(-2).max(3).required())
   .length(2);
+// Where something stands on a face, mm.
+const spotMm = Joi.array()
+  .ordered(Joi.number().min(-1000).max(6000).required(), Joi.number().min(-1000).max(6000).required())
+  .length(2);
 const places = (least: number, most: number): Joi.ArraySchema =>
   Joi.array().items(place).min(least).max(most);
 const millimetres = (least: number, most: number): Joi.NumberSchema => Joi.number().min(least).max(most);
@@ -184,6 +188,30 @@ export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
       caulWidthMm: millimetres(10, 300),
       caulHeightMm: millimetres(10, 150),
       platenMm: millimetres(3, 100),
+      placed: Joi.object({
+        cauls: Joi.array()
+          .items(
+            Joi.object({
+              from: spotMm.required(),
+              to: spotMm.required(),
+              widthMm: millimetres(10, 300).required(),
+              heightMm: millimetres(5, 150).required(),
+              camberMm: millimetres(0, 50).required(),
+            }),
+          )
+          .max(40)
+          .required(),
+        clamps: Joi.array()
+          .items(
+            Joi.object({
+              at: spotMm.required(),
+              clamp: ids(CLAMPS).required(),
+              forceN: Joi.number().min(0).max(50_000).required(),
+            }),
+          )
+          .max(200)
+          .required(),
+      }),
     }).required(),
     glueUp: Joi.object({
       stage: Joi.number().integer().min(1).max(60).required(),
@@ -233,13 +261,27 @@ export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
     hands: Joi.number().integer().min(1).max(20).required(),
     clamps: Joi.array()
       .items(
-        Joi.object({ id: ids(CLAMPS).required(), count: Joi.number().integer().min(0).max(500).required() }),
+        Joi.object({
+          id: ids(CLAMPS).required(),
+          count: Joi.number().integer().min(0).max(500).required(),
+          forceN: Joi.number().min(10).max(50_000),
+        }),
       )
       .max(50)
       .required(),
     caulWidthMm: millimetres(10, 300).required(),
     caulHeightMm: millimetres(10, 150).required(),
     platenMm: millimetres(3, 100).required(),
+    platens: Joi.array().items(millimetres(3, 100)).max(8),
+    cauls: Joi.array()
+      .items(
+        Joi.object({ widthMm: millimetres(10, 300).required(), heightMm: millimetres(5, 150).required() }),
+      )
+      .max(8),
+    pace: Joi.object({
+      spreadMinPer100Cm2: Joi.number().min(0.05).max(30).required(),
+      secondsPerClamp: Joi.number().min(1).max(600).required(),
+    }),
     workingHours: Joi.object({
       from: Joi.string()
         .pattern(/^\d{2}:\d{2}$/)

@@ -3,7 +3,7 @@ import type { AskedFact, AskedLength, DamageFacts, DamageKind, Mark } from '@/co
 import type { FinishTestResult } from '@/core/finish';
 import type { FaceShape, Point, ScaleReference } from '@/core/geometry';
 import type { Build, FinishGoal, FinishNow, MaterialId, MethodId, School, Weights } from '@/core/method';
-import type { ClampId } from '@/core/press';
+import type { ClampId, Pace, PlacedLayout } from '@/core/press';
 import type { Paper } from '@/core/print';
 import type { LengthUnit, TemperatureUnit } from '@/core/units';
 import type { PatchShape } from '@/core/veneer';
@@ -94,6 +94,8 @@ export type GlueChoice = {
   caulWidthMm?: number;
   caulHeightMm?: number;
   platenMm?: number;
+  /** Nothing: the layout of the 45° rule. */
+  placed?: PlacedLayout | undefined;
 };
 
 export type PatchChoice = {
@@ -157,10 +159,15 @@ export type Shop = {
   relativeHumidity: number;
   climateFrom: 'typed' | 'instrument';
   hands: number;
-  clamps: { id: ClampId; count: number }[];
+  /** The force is the owner's own, where it was measured. */
+  clamps: { id: ClampId; count: number; forceN?: number }[];
   caulWidthMm: number;
   caulHeightMm: number;
   platenMm: number;
+  /** Boards there are beside the usual ones above. */
+  platens?: number[];
+  cauls?: { widthMm: number; heightMm: number }[];
+  pace?: Pace;
   workingHours: { from: string; to: string };
   theme: 'daylight' | 'lamplight' | 'system';
   paper: Paper;

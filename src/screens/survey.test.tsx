@@ -244,6 +244,12 @@ describe('pressure in words', () => {
   const frame: FieldFrame = {
     input,
     originMm: [0, 0],
+    face: [
+      [0, 0],
+      [200, 0],
+      [200, 100],
+      [0, 100],
+    ],
     directionDeg: 0,
     bed: {
       stiffnessMPaPerMm: 20,

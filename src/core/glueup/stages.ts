@@ -1,5 +1,5 @@
 import { assertRange } from '../check';
-import { memory, practice, type Source } from '../sources';
+import { practice, type Source } from '../sources';
 
 export type StagesInput = {
   areaMm2: number;
@@ -80,10 +80,3 @@ export function mouthSections(
     atOnce: Math.min(count, Math.max(1, Math.floor(clampsOwned / SECTION_MM.clamps))),
   };
 }
-
-/** Own speeds until the user has timed them. */
-export const SPEEDS = {
-  spreadMinPer100Cm2: 1,
-  secondsPerClamp: 30,
-  source: memory('brushing 100 cm² takes about a minute, a clamp half a minute; time your own'),
-};

@@ -1,2 +1,2 @@
-export { CLAMPS, clampById, type ClampId, type ClampKind } from './clamps';
+export { CLAMPS, clampById, POINT_CLAMPS, type ClampId, type ClampKind } from './clamps';
 export * from './layout';

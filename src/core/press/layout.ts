@@ -16,7 +16,7 @@ import {
   type Polygon,
 } from '../geometry';
 import { memory, practice, sourced } from '../sources';
-import type { ClampKind } from './clamps';
+import type { ClampId, ClampKind } from './clamps';
 
 export type PressInput = {
   /** The loose area on the face, mm. */
@@ -30,6 +30,12 @@ export type PressInput = {
 };
 
 export type Caul = { from: Point; to: Point; widthMm: number };
+
+/** Cauls and clamps where a person, or the search, has put them on the face. */
+export type PlacedLayout = {
+  cauls: (Caul & { heightMm: number; camberMm: number })[];
+  clamps: { at: Point; clamp: ClampId; forceN: number }[];
+};
 
 export type PressLayout = {
   /** Clamp places on the face, mm. */
@@ -100,6 +106,72 @@ function stretch(turned: Polygon, top: number, bottom: number): [number, number]
 const evenly = (from: number, to: number, count: number): number[] =>
   Array.from({ length: count }, (_, i) => from + ((i + 0.5) * (to - from)) / count);
 
+function footprintAt(at: Point, directionDeg: number, halfAlong: number, halfAcross: number): Polygon {
+  const corners: Point[] = [[-halfAlong, -halfAcross], [halfAlong, -halfAcross], [halfAlong, halfAcross], [-halfAlong, halfAcross]]; // prettier-ignore
+  return corners.map((c) => {
+    const [x, y] = rotate(c, directionDeg);
+    return [at[0] + x, at[1] + y];
+  });
+}
+
+export const depthFromEdge = (face: Polygon, p: Point): number =>
+  Math.min(...sides(face).map(([a, b]) => distance(p, nearestOnSegment(p, a, b))));
+
+/** The caul that a place lies on, if any. */
+export const caulUnder = (cauls: readonly Caul[], at: Point): number =>
+  cauls.findIndex((c) => distance(at, nearestOnSegment(at, c.from, c.to)) <= c.widthMm / 2 + 0.5);
+
+/**
+ * The rule's figures for cauls and clamps that have been placed: what lies under their cones, how hard, and what is beyond reach.
+ *
+ * @param kindOf figures of a clamp kind, and how many are owned
+ * @throws RangeError when nothing is placed
+ */
+export function placedLayout(
+  base: PressLayout,
+  input: PressInput,
+  placed: PlacedLayout,
+  kindOf: (id: ClampId) => { kind: ClampKind; count: number },
+): PressLayout {
+  const n = placed.clamps.length;
+  if (n === 0) throw new RangeError('There are no clamps: nothing holds it down. Add a clamp.');
+  const footprints = placed.clamps.map(({ at, clamp }) => {
+    const caul = placed.cauls[caulUnder(placed.cauls, at)];
+    const direction = caul
+      ? (Math.atan2(caul.to[1] - caul.from[1], caul.to[0] - caul.from[0]) * 180) / Math.PI
+      : base.directionDeg;
+    const pad = kindOf(clamp).kind.padMm.value / 2;
+    return footprintAt(
+      at,
+      direction,
+      pad + spread((caul?.heightMm ?? 0) + input.platenMm),
+      (caul ? caul.widthMm / 2 : pad) + spread(input.platenMm),
+    );
+  });
+  const pressed = intersectionOf(unionOf(footprints), [input.face]);
+  const pressedMm2 = areaOfAll(pressed);
+  const force = placed.clamps.reduce((s, c) => s + c.forceN, 0);
+  const forceNeededN = (pressedMm2 * input.targetKPa) / 1000;
+  const used = new Map<ClampId, number>();
+  for (const { clamp } of placed.clamps) used.set(clamp, (used.get(clamp) ?? 0) + 1);
+  return {
+    ...base,
+    clamps: placed.clamps.map((c) => c.at),
+    cauls: placed.cauls.map(({ from, to, widthMm }) => ({ from, to, widthMm })),
+    footprints,
+    coverage: Math.min(1, areaOfAll(intersectionOf(pressed, [input.loose])) / areaOf(input.loose)),
+    pressedMm2,
+    forceNeededN,
+    forcePerClampN: forceNeededN / n,
+    clampGivesN: force / n,
+    pressureKPa: pressedMm2 > 0 ? (1000 * force) / pressedMm2 : 0,
+    stages: Math.max(...[...used].map(([id, k]) => Math.ceil(k / Math.max(1, kindOf(id).count)))),
+    outOfReach: placed.clamps.filter(
+      (c) => depthFromEdge(input.face, c.at) > kindOf(c.clamp).kind.reachMm.value,
+    ).length,
+  };
+}
+
 /**
  * Where clamps go on a loose area, by the 45° rule: rows of cauls along the mouth on a platen, clamps so close that the
  * cones from their pads, spread through caul and platen, meet on the veneer; more of them where the target pressure asks.
@@ -131,13 +203,8 @@ export function pressLayout(input: PressInput): PressLayout {
     const centres = stretches.flatMap((s, r) =>
       evenly(s.left, s.right, counts[r] ?? 1).map((x): Point => [x, s.y]),
     );
-    const footprints = centres.map(([x, y]): Polygon =>
-      [
-        [x - halfAlong, y - halfAcross],
-        [x + halfAlong, y - halfAcross],
-        [x + halfAlong, y + halfAcross],
-        [x - halfAlong, y + halfAcross],
-      ].map(([u = 0, v = 0]) => rotate([u, v], directionDeg)),
+    const footprints = centres.map((p) =>
+      footprintAt(rotate(p, directionDeg), directionDeg, halfAlong, halfAcross),
     );
     const pressed = intersectionOf(unionOf(footprints), [face]);
     return { centres, footprints, pressed, pressedMm2: areaOfAll(pressed) };
@@ -156,8 +223,6 @@ export function pressLayout(input: PressInput): PressLayout {
   const clamps = placed.centres.map((p) => rotate(p, directionDeg));
   const n = clamps.length;
   const covered = areaOfAll(intersectionOf(placed.pressed, [loose]));
-  const reach = (p: Point): number =>
-    Math.min(...sides(face).map(([a, b]) => distance(p, nearestOnSegment(p, a, b))));
   const platenBox = [
     [box.left - PLATEN_BEYOND_MM, box.top - PLATEN_BEYOND_MM],
     [box.right + PLATEN_BEYOND_MM, box.top - PLATEN_BEYOND_MM],
@@ -184,7 +249,7 @@ export function pressLayout(input: PressInput): PressLayout {
       Math.ceil(((box.right - box.left) / SECTION.lengthMm.value) * SECTION.clamps.value),
     ),
     stages: Math.ceil(n / clampsOwned),
-    outOfReach: clamps.filter((p) => reach(p) > clamp.reachMm.value).length,
+    outOfReach: clamps.filter((p) => depthFromEdge(face, p) > clamp.reachMm.value).length,
     directionDeg,
   };
 }
@@ -196,7 +261,7 @@ export function suggestClamp(
   owned: readonly ClampKind[],
 ): ClampKind | undefined {
   const middle = centroidOf(loose);
-  const depth = Math.min(...sides(face).map(([a, b]) => distance(middle, nearestOnSegment(middle, a, b))));
+  const depth = depthFromEdge(face, middle);
   const byForce = [...owned].sort((a, b) => b.forceN.value - a.forceN.value);
   return (
     byForce.find((c) => c.reachMm.value >= depth + c.padMm.value / 2) ??
@@ -210,6 +275,13 @@ export const LAYING = {
   minPerClamp: sourced(0.5, memory('a clamp is set in about half a minute')),
 };
 
+/** A person's own pace, once timed. */
+export type Pace = { spreadMinPer100Cm2: number; secondsPerClamp: number };
+export const COMMON_PACE: Pace = {
+  spreadMinPer100Cm2: LAYING.spreadMinPer100Cm2.value,
+  secondsPerClamp: 60 * LAYING.minPerClamp.value,
+};
+
 /** How long it takes from first glue to last clamp. */
-export const layingMinutes = (areaMm2: number, clamps: number): number =>
-  (areaMm2 / 10_000) * LAYING.spreadMinPer100Cm2.value + clamps * LAYING.minPerClamp.value;
+export const layingMinutes = (areaMm2: number, clamps: number, pace = COMMON_PACE): number =>
+  (areaMm2 / 10_000) * pace.spreadMinPer100Cm2 + (clamps * pace.secondsPerClamp) / 60;

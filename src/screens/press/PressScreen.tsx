@@ -1,54 +1,35 @@
 import { router, useLocalSearchParams } from 'expo-router';
-import { View } from 'react-native';
-import { Circle, G, Line, Polygon as SvgPolygon } from 'react-native-svg';
-import { ADHESIVES, TEMPERATURE_RULE } from '@/core/adhesive';
-import { distance, rotate } from '@/core/geometry';
-import { methodById } from '@/core/method';
-import { CLAMPS, SECTION, SPREAD_ANGLE_DEG } from '@/core/press';
-import { describeSource } from '@/core/sources';
-import { formatMinutes, formatSmall } from '@/core/units';
-import { useShop, type GlueChoice } from '@/records';
-import {
-  Button,
-  Chips,
-  Figure,
-  Fold,
-  LengthField,
-  materials,
-  Notice,
-  Row,
-  Section,
-  Stepper,
-  Text,
-} from '@/ui';
+import { useState, type ComponentProps } from 'react';
+import { G } from 'react-native-svg';
+import { ADHESIVES } from '@/core/adhesive';
+import { COMMON_BOARD_MM } from '@/core/field';
+import { methodById, type MethodId } from '@/core/method';
+import { POINT_CLAMPS } from '@/core/press';
+import { useShop, type GlueChoice, type Piece, type Shop, type Stored } from '@/records';
+import { Button, Chips, Fold, LengthField, Notice, Stepper } from '@/ui';
 import { Cautions } from '../decide/RankingView';
-import { pressPlan, type PressPlan } from '../shared/derive';
-import { damageLabel, surveyed } from '../shared/surveying';
-import { FaceBoard } from '../shared/FaceBoard';
+import { pressPlan } from '../shared/derive';
+import { damageLabel, surveyed, type Surveyed } from '../shared/surveying';
+import { FaceBoard, useDraft } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useAct';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
+import { ArrangeSection } from './ArrangeSection';
 import { BlisterMarks, blisterOf, BlisterSection, StagesSection } from './BlisterSection';
 import { CamberFold } from './CamberFold';
-import { FieldMap, FieldSection } from './FieldView';
-import { StackSection } from './StackSection';
-import { fieldFrame, useField, type FieldFrame } from './useField';
-
-const CORE_DRAWN_MM = 18;
-
-const outline = (points: readonly (readonly [number, number])[]): string =>
-  points.map((p) => p.join(',')).join(' ');
+import { PlanBody } from './PlanBody';
+import { PlanView } from './PlanView';
+import { movedPlacing, placingHandles } from './placing';
+import { fieldFrame } from './useField';
 
 /** Glue and press for one damage: how much of which glue, where the clamps go, for how long. */
 export function PressScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = useDamageView(id);
   const { shop } = useShop();
-  const change = useChange();
-  const { unit, length, area, temperature } = useUnits();
   const { damage, face, piece, onFace, treated, method } = view;
   if (!damage || !piece || !treated) return <Missing what="This damage" loading={view.loading} />;
   const survey = surveyed(damage.body, face?.body);
@@ -75,11 +56,35 @@ export function PressScreen() {
       </Page>
     );
   }
-  const result = pressPlan(treated, method, damage.body, survey.value, shop);
+  return (
+    <PressPage {...{ damage, face, piece, onFace, treated, method, shop, frame }} survey={survey.value} />
+  );
+}
+
+type PageProps = {
+  damage: Stored<'damage'>;
+  face: Stored<'face'>;
+  piece: Stored<'piece'>;
+  onFace: readonly Stored<'damage'>[];
+  treated: Piece;
+  method: MethodId;
+  survey: Surveyed;
+  shop: Shop;
+  frame: Omit<ComponentProps<typeof Page>, 'children' | 'board'>;
+};
+
+function PressPage({ damage, face, piece, onFace, treated, method, survey, shop, frame }: PageProps) {
+  const change = useChange();
+  const { unit, length, area, temperature } = useUnits();
+  const [byHand, setByHand] = useState(false);
+  // While something is dragged the plan follows it; it is kept when the finger lifts.
+  const glue = useDraft<GlueChoice>(damage.body.glue, (next) => change(damage, { glue: next }));
+  const live = glue.value !== damage.body.glue;
+  const result = pressPlan(treated, method, { ...damage.body, glue: glue.value }, survey, shop);
   const set = (patch: GlueChoice): void => change(damage, { glue: { ...damage.body.glue, ...patch } });
   const plan = result.ok ? result.value : undefined;
-  const blister = plan && method === 'injectAndPress' ? blisterOf(plan, survey.value.grainDeg) : undefined;
-  const frameOfField = plan ? fieldFrame(plan, face.body, survey.value.board.plane.outline, 0) : undefined;
+  const blister = plan && method === 'injectAndPress' ? blisterOf(plan, survey.grainDeg) : undefined;
+  const frameOfField = plan ? fieldFrame(plan, face.body, survey.board.plane.outline, live) : undefined;
   return (
     <Page
       {...frame}
@@ -91,7 +96,15 @@ export function PressScreen() {
           current={damage.id}
           label="Plan view: clamps, cauls and the pressed footprint"
           phoneHeight={260}
-          focus={{ outline: survey.value.outline, marginMm: 55 }}
+          {...(byHand && plan
+            ? {
+                handles: placingHandles(plan.placed),
+                onMove: (id: string, at: readonly [number, number]) =>
+                  glue.drag({ ...glue.value, placed: movedPlacing(plan.placed, id, at) }),
+                onMoveEnd: glue.drop,
+              }
+            : {})}
+          focus={{ outline: survey.outline, marginMm: 55 }}
           over={(k) => (
             <G>
               {plan ? (
@@ -109,11 +122,42 @@ export function PressScreen() {
         <PlanBody
           plan={plan}
           veneerMm={face.body.veneerMm}
+          boardMm={face.body.boardMm ?? COMMON_BOARD_MM}
+          onStack={(part, mm) =>
+            glue.drag(
+              part === 'platen'
+                ? { ...glue.value, platenMm: mm }
+                : {
+                    ...glue.value,
+                    caulHeightMm: mm,
+                    ...(glue.value.placed
+                      ? {
+                          placed: {
+                            ...glue.value.placed,
+                            cauls: glue.value.placed.cauls.map((c) => ({ ...c, heightMm: mm })),
+                          },
+                        }
+                      : {}),
+                  },
+            )
+          }
+          onStackEnd={glue.drop}
           length={length}
           area={area}
           temperatureText={temperature(shop.temperatureC)}
           {...(frameOfField ? { frame: frameOfField } : {})}
-        />
+        >
+          {frameOfField ? (
+            <ArrangeSection
+              plan={plan}
+              frame={frameOfField}
+              shop={shop}
+              byHand={byHand}
+              onByHand={setByHand}
+              onChange={set}
+            />
+          ) : null}
+        </PlanBody>
       )}
       <Fold title="Change glue, clamps or the stack">
         <Chips
@@ -125,7 +169,7 @@ export function PressScreen() {
         />
         <Chips
           label="Clamps"
-          options={CLAMPS.map((c) => ({
+          options={POINT_CLAMPS.map((c) => ({
             value: c.id,
             label: `${c.label} (${shop.clamps.find((s) => s.id === c.id)?.count ?? 0})`,
           }))}
@@ -172,9 +216,7 @@ export function PressScreen() {
       {plan ? (
         <StagesSection
           plan={plan}
-          {...(method === 'floodAndPress' && survey.value.atEdge
-            ? { mouthMm: survey.value.measures.alongMm }
-            : {})}
+          {...(method === 'floodAndPress' && survey.atEdge ? { mouthMm: survey.measures.alongMm } : {})}
         />
       ) : null}
       {plan ? (
@@ -199,211 +241,3 @@ const within =
     if (mm < least || mm > most)
       throw new RangeError(`${what} has ${mm.toFixed(1)} mm; it must have between ${least} and ${most} mm.`);
   };
-
-function PlanView({ plan, k, frame }: { plan: PressPlan; k: number; frame?: FieldFrame }) {
-  const { layout } = plan;
-  const { field } = useField(frame);
-  return (
-    <G>
-      <SvgPolygon
-        points={outline(layout.platen)}
-        fill={materials.platen}
-        fillOpacity={0.28}
-        stroke={materials.platen}
-        strokeWidth={1.5 / k}
-      />
-      {frame && field ? <FieldMap frame={frame} field={field} /> : null}
-      {layout.footprints.map((f, i) => (
-        <SvgPolygon
-          key={i}
-          points={outline(f)}
-          fill="none"
-          stroke={materials.lamp}
-          strokeWidth={1 / k}
-          strokeDasharray={`${5 / k} ${3 / k}`}
-        />
-      ))}
-      {layout.cauls.map((c, i) => (
-        <Line
-          key={i}
-          x1={c.from[0]}
-          y1={c.from[1]}
-          x2={c.to[0]}
-          y2={c.to[1]}
-          stroke={materials.caul}
-          strokeWidth={c.widthMm}
-          opacity={0.25}
-        />
-      ))}
-      {layout.clamps.map(([x, y], i) => (
-        <G key={i}>
-          <Circle cx={x} cy={y} r={plan.clamp.padMm.value / 2} fill={materials.steel} />
-          <Circle cx={x} cy={y} r={plan.clamp.padMm.value / 6} fill={materials.onBadge} />
-        </G>
-      ))}
-    </G>
-  );
-}
-
-type BodyProps = {
-  plan: PressPlan;
-  veneerMm: number;
-  length: (mm: number) => string;
-  area: (mm2: number) => string;
-  temperatureText: string;
-  frame?: FieldFrame;
-};
-
-function PlanBody({ plan, veneerMm, length, area, temperatureText, frame }: BodyProps) {
-  const { field, problem } = useField(frame);
-  const { layout, adhesive, clamp, times } = plan;
-  const count = layout.clamps.length;
-  const short = count > plan.owned;
-  const tooSlow = times.ok && plan.layingMin > times.value.openMin;
-  const [caul] = layout.cauls;
-  // Clamps of the first caul, measured along it.
-  const along = caul
-    ? layout.clamps
-        .map((p) => ({ p, d: rotate([p[0] - caul.from[0], p[1] - caul.from[1]], -layout.directionDeg) }))
-        .filter(({ d }) => Math.abs(d[1]) < 1)
-        .map(({ d }) => d[0])
-    : [];
-  return (
-    <>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
-        <Figure
-          label="Clamps"
-          value={`${count} of ${plan.owned}`}
-          note={`${clamp.label}, ${short ? 'more than you own' : 'firm by hand'}`}
-          alarm={short}
-          source={describeSource(SPREAD_ANGLE_DEG.source)}
-        />
-        <Figure
-          label="Glue"
-          value={formatSmall(plan.grams)}
-          unit="g"
-          note={`for ${area(plan.areaMm2)}`}
-          source={`${describeSource(adhesive.spreadGPerM2.source)} Taken: ${adhesive.spreadGPerM2.value} g/m² and a fifth for waste.`}
-        />
-        <Figure
-          label="Pressure"
-          value={String(Math.round(layout.pressureKPa))}
-          unit="kPa"
-          note={`wanted ${plan.targetKPa} or more`}
-          alarm={layout.pressureKPa < plan.targetKPa}
-          source={describeSource(adhesive.leastPressureKPa.source)}
-        />
-        <Figure
-          label="Under pressure"
-          value={String(Math.round(layout.coverage * 100))}
-          unit="%"
-          note="of the area"
-          source={describeSource(SPREAD_ANGLE_DEG.source)}
-        />
-      </View>
-      {caul ? (
-        <StackSection
-          label={`Section through the stack: bench, core, veneer, platen ${length(plan.platenMm)}, caul ${length(plan.caul.heightMm)}, ${along.length} clamps`}
-          clampsMm={along}
-          caulMm={{ length: distance(caul.from, caul.to), height: plan.caul.heightMm }}
-          platenMm={plan.platenMm}
-          veneerMm={veneerMm}
-          coreMm={CORE_DRAWN_MM}
-          padMm={clamp.padMm.value}
-        />
-      ) : null}
-      {frame && field ? <FieldSection plan={plan} frame={frame} field={field} /> : null}
-      {problem ? <Notice kind="stop">{problem}</Notice> : null}
-      {short ? (
-        <Notice kind="stop" title={`It takes ${count} clamps and you own ${plan.owned} of this kind.`}>
-          {`Press it in ${layout.stages} goes along the mouth, or make caul and platen thicker so that fewer clamps reach farther.`}
-        </Notice>
-      ) : null}
-      {layout.outOfReach > 0 ? (
-        <Notice
-          kind="stop"
-          title={`${layout.outOfReach} of the places lie farther in than this clamp reaches (${length(clamp.reachMm.value)}).`}
-        >
-          Take deeper clamps, go-bars from above, or a stiff caul across the face with clamps at both ends.
-        </Notice>
-      ) : null}
-      {!times.ok ? (
-        <Notice kind="stop" title="Too cold for this glue">
-          {times.problem}
-        </Notice>
-      ) : null}
-      {tooSlow ? (
-        <Notice kind="stop" title="The glue would tack before the clamps are on">
-          {`Laying takes about ${formatMinutes(plan.layingMin)}; the glue stays open for ${formatMinutes(times.value.openMin)}. Press in shorter sections.`}
-        </Notice>
-      ) : null}
-      <Section title={adhesive.label} help={plan.why}>
-        <View>
-          {plan.mixes?.map((m, i) => (
-            <Row
-              key={m.name}
-              title={`${i + 1}. ${m.name}`}
-              detail={
-                m.waterMl > 0
-                  ? `${formatSmall(m.glueMl)} ml glue and ${formatSmall(m.waterMl)} ml water`
-                  : `${formatSmall(m.glueMl)} ml glue, no water`
-              }
-              value={`${formatSmall(m.glueMl + m.waterMl)} ml`}
-              source="Common practice: three mixes, 2:1, 1:1 and neat. The glue of the area is shared evenly over the three."
-            />
-          ))}
-          <Row
-            title="Force on all clamps"
-            detail={`For ${plan.targetKPa} kPa on ${area(layout.pressedMm2)} of footprint`}
-            value={`${(layout.forceNeededN / 1000).toFixed(1)} kN`}
-            source="Worked out here: pressure × pressed area under the 45° spread."
-          />
-          <Row
-            title="Each clamp must give"
-            detail={`This kind gives about ${(layout.clampGivesN / 1000).toFixed(1)} kN by hand`}
-            value={`${(layout.forcePerClampN / 1000).toFixed(1)} kN`}
-            source={describeSource(clamp.forceN.source)}
-          />
-          <Row
-            title="Rule of three"
-            detail={`${SECTION.clamps.value} clamps per ${SECTION.lengthMm.value} mm would be ${layout.practiceClamps}`}
-            value={`${layout.practiceClamps}`}
-            source={describeSource(SECTION.clamps.source)}
-          />
-          <Row
-            title="From first glue to last clamp"
-            detail="Spreading and setting the clamps"
-            value={formatMinutes(plan.layingMin)}
-          />
-          {times.ok ? (
-            <>
-              <Row
-                title="Open time"
-                detail={`At ${temperatureText}`}
-                value={formatMinutes(times.value.openMin)}
-                source={describeSource(adhesive.openMin.source)}
-              />
-              <Row
-                title="Clamps stay on"
-                detail={`At ${temperatureText}`}
-                value={formatMinutes(times.value.clampMin)}
-                source={`${describeSource(adhesive.clampMin.source)} ${describeSource(TEMPERATURE_RULE.source)}`}
-              />
-              <Row
-                title="Work on it after"
-                detail="Counted from the clamps going on"
-                value={formatMinutes(times.value.workableMin)}
-                source={describeSource(adhesive.workableMin.source)}
-                last
-              />
-            </>
-          ) : null}
-        </View>
-      </Section>
-      <Text kind="quiet">
-        On the plan: dark discs are clamps, brown bars cauls, the pale sheet the platen, dashed lines what the
-        45° rule takes as pressed, and colours the pressure that arrives.
-      </Text>
-    </>
-  );
-}

@@ -13,12 +13,18 @@ import { areaOf, type Polygon } from '@/core/geometry';
 import { methodById, type MethodFamily, type MethodId } from '@/core/method';
 import {
   clampById,
+  COMMON_PACE,
   layingMinutes,
+  placedLayout,
   pressLayout,
   suggestClamp,
   type ClampKind,
+  type Pace,
+  type PlacedLayout,
+  type PressInput,
   type PressLayout,
 } from '@/core/press';
+import { measured, sourced } from '@/core/sources';
 import { sandingBudget, type SandingBudget } from '@/core/sanding';
 import { PATCH_DEFAULTS, patchOutline, suggestShape, thicknessPlan, type Patch } from '@/core/veneer';
 import type { Damage, Face, Piece, Shop, Stored, Veneer } from '@/records';
@@ -35,6 +41,10 @@ export type PressPlan = {
   clamp: ClampKind;
   owned: number;
   layout: PressLayout;
+  /** Where each clamp and caul stands: as the user or the search placed it, or by the rule. */
+  placed: PlacedLayout;
+  /** The rule's own layout is in use. */
+  byRule: boolean;
   /** What is pressed: the loose area, or the patch. */
   outline: Polygon;
   areaMm2: number;
@@ -45,13 +55,24 @@ export type PressPlan = {
   times: Result<{ openMin: number; clampMin: number; workableMin: number }>;
   mixes: ReturnType<typeof floodMixes> | undefined;
   layingMin: number;
+  pace: Pace;
 };
 
 /** A glue as it is in this shop. */
 const glueOf = (id: AdhesiveId, shop: Shop): Adhesive => adhesiveById(id, shop.glues?.[id]);
 
 export const ownedClamps = (shop: Shop): { kind: ClampKind; count: number }[] =>
-  shop.clamps.filter((c) => c.count > 0).map((c) => ({ kind: clampById(c.id), count: c.count }));
+  shop.clamps
+    .filter((c) => c.count > 0)
+    .map((c) => ({ kind: clampOf(c.id, shop), count: c.count }))
+    .filter((c) => c.kind.acts === 'point');
+
+/** A clamp kind with the force that was measured in this shop. */
+export function clampOf(id: ClampKind['id'], shop: Shop): ClampKind {
+  const own = shop.clamps.find((c) => c.id === id)?.forceN;
+  const kind = clampById(id);
+  return own === undefined ? kind : { ...kind, forceN: sourced(own, measured('your own clamp')) };
+}
 
 /** Glue and press for a damage whose method is glued. */
 export function pressPlan(
@@ -73,7 +94,7 @@ export function pressPlan(
       face,
       owned.map((o) => o.kind),
     );
-    const clamp = damage.glue.clamp ? clampById(damage.glue.clamp) : suggestedClamp;
+    const clamp = damage.glue.clamp ? clampOf(damage.glue.clamp, shop) : suggestedClamp;
     if (!clamp)
       throw new RangeError(
         'There are no clamps in the shop, so nothing holds the veneer down. Enter the clamps you own.',
@@ -85,7 +106,7 @@ export function pressPlan(
     };
     const platenMm = damage.glue.platenMm ?? shop.platenMm;
     const count = owned.find((o) => o.kind.id === clamp.id)?.count ?? 0;
-    const layout = pressLayout({
+    const input: PressInput = {
       loose: outline,
       face,
       clamp,
@@ -93,7 +114,16 @@ export function pressPlan(
       caul,
       platenMm,
       targetKPa,
-    });
+    };
+    const rule = pressLayout(input);
+    const own = damage.glue.placed;
+    const layout = own
+      ? placedLayout(rule, input, own, (id) => ({
+          kind: clampOf(id, shop),
+          count: owned.find((o) => o.kind.id === id)?.count ?? 0,
+        }))
+      : rule;
+    const pace = shop.pace ?? COMMON_PACE;
     const areaMm2 = areaOf(outline);
     return {
       adhesive,
@@ -101,6 +131,11 @@ export function pressPlan(
       clamp,
       owned: count,
       layout,
+      placed: own ?? {
+        cauls: rule.cauls.map((c) => ({ ...c, heightMm: caul.heightMm, camberMm: 0 })),
+        clamps: rule.clamps.map((at) => ({ at, clamp: clamp.id, forceN: clamp.forceN.value })),
+      },
+      byRule: own === undefined,
       outline,
       areaMm2,
       grams: glueQuantity(adhesive, areaMm2).grams,
@@ -110,7 +145,8 @@ export function pressPlan(
       times: attempt(() => glueTimes(adhesive, shop.temperatureC)),
       mixes:
         method === 'floodAndPress' && adhesive.thinsWithWater ? floodMixes(adhesive, areaMm2) : undefined,
-      layingMin: layingMinutes(areaMm2, layout.clamps.length),
+      layingMin: layingMinutes(areaMm2, layout.clamps.length, pace),
+      pace,
     };
   });
 }

@@ -1,4 +1,4 @@
-import { gluingStages, SPEEDS, type Stages } from '@/core/glueup';
+import { gluingStages, type Stages } from '@/core/glueup';
 import type { PressPlan } from './derive';
 import { attempt } from './surveying';
 
@@ -10,7 +10,7 @@ export function stagesOf(plan: PressPlan): Stages | undefined {
     gluingStages({
       areaMm2: plan.areaMm2,
       clamps: plan.layout.clamps.length,
-      ...SPEEDS,
+      ...plan.pace,
       openMin: times.value.openMin,
       clampsOwned: plan.owned,
     }),

@@ -1,0 +1,117 @@
+import fc from 'fast-check';
+import { pressField } from '../field';
+import type { Polygon } from '../geometry';
+import { arrange, type ArrangeInput, type Arrangement } from '.';
+
+const box = (x: number, y: number, w: number, h: number): Polygon => [[x, y], [x + w, y], [x + w, y + h], [x, y + h]]; // prettier-ignore
+
+/** A loose strip of 240 × 60 mm along an edge under a platen that reaches 15 mm beyond it. */
+const job = (over: Partial<ArrangeInput> = {}): ArrangeInput => ({
+  panel: { widthMm: 270, heightMm: 75 },
+  region: box(15, 0, 240, 60),
+  face: box(-100, 0, 600, 450),
+  platens: [{ thicknessMm: 18, modulusMPa: 3000, poisson: 0.25 }],
+  cauls: [{ widthMm: 60, heightMm: 38, modulusMPa: 11_000 }],
+  clamps: [{ id: 'f', count: 6, forceN: 2000, reachMm: 100 }],
+  foundation: { stiffnessMPaPerMm: 30 },
+  target: { leastKPa: 150, mostKPa: 5000 },
+  gridMm: 6,
+  ...over,
+});
+
+/** The figures of an arrangement, worked out without it. */
+const fieldOf = (input: ArrangeInput, a: Arrangement) =>
+  pressField({
+    panel: input.panel,
+    platen: { thicknessMm: a.platenMm, modulusMPa: 3000, poisson: 0.25 },
+    foundation: input.foundation,
+    target: input.target,
+    region: input.region,
+    gridMm: input.gridMm,
+    cauls: a.cauls,
+    clamps: a.clamps.map(({ at, forceN, caul }) => ({ at, forceN, ...(caul === undefined ? {} : { caul }) })),
+  });
+
+test('reaches the target within what the clamps give, and its figures are those of press.field', async () => {
+  const input = job();
+  const made = await arrange(input);
+  expect(made).toMatchObject({ reached: true, coverage: 1, missing: [], kept: false });
+  const field = await fieldOf(input, made);
+  expect(field.leastKPa).toBeCloseTo(made.leastKPa, 6);
+  expect(field.leastKPa).toBeGreaterThanOrEqual(150);
+  for (const c of made.clamps) expect(c.forceN).toBeLessThanOrEqual(2000 + 1e-9);
+  // 240 × 60 mm at 150 kPa take 2.16 kN, which two clamps of 2 kN could give and one cannot.
+  expect(made.clamps.length).toBeGreaterThanOrEqual(2);
+  expect(made.clamps.length).toBeLessThanOrEqual(4);
+});
+
+test('thicker boards need no more clamps; of those that do, the lightest is taken', async () => {
+  const thin = await arrange(job({ platens: [{ thicknessMm: 6, modulusMPa: 3000, poisson: 0.25 }] }));
+  const both = await arrange(job({ platens: [6, 36].map((thicknessMm) => ({ thicknessMm, modulusMPa: 3000, poisson: 0.25 })) })); // prettier-ignore
+  expect(both.reached).toBe(true);
+  if (thin.reached) expect(both.clamps.length).toBeLessThanOrEqual(thin.clamps.length);
+  if (thin.reached && thin.clamps.length === both.clamps.length) expect(both.platenMm).toBe(6);
+});
+
+test('keeps the user’s own layout when it is not beaten', async () => {
+  const first = await arrange(job());
+  const again = await arrange(
+    job({ own: { platenMm: first.platenMm, cauls: first.cauls, clamps: first.clamps } }),
+  );
+  expect(again.clamps.length).toBeLessThanOrEqual(first.clamps.length);
+  expect(again).toMatchObject({ reached: true, kept: true });
+});
+
+test('never worse than the layout it is given', async () => {
+  await fc.assert(
+    fc.asyncProperty(
+      fc.array(fc.tuple(fc.integer({ min: 0, max: 270 }), fc.integer({ min: 0, max: 75 })), {
+        minLength: 1,
+        maxLength: 4,
+      }),
+      fc.integer({ min: 200, max: 2000 }),
+      fc.integer({ min: 50, max: 400 }),
+      async (places, forceN, leastKPa) => {
+        const own: Arrangement = {
+          platenMm: 18,
+          cauls: [],
+          clamps: places.map((at) => ({ at, forceN, kind: 'f' })),
+        };
+        const input = job({ own, gridMm: 12, target: { leastKPa, mostKPa: 5000 }, clamps: [{ id: 'f', count: 4, forceN: 2000, reachMm: 100 }] }); // prettier-ignore
+        const [made, mine] = [await arrange(input), await fieldOf(input, own)];
+        const mineReaches = mine.leastKPa >= leastKPa && mine.greatestKPa <= 5000;
+        if (mineReaches) {
+          expect(made.reached).toBe(true);
+          expect(made.clamps.length).toBeLessThanOrEqual(places.length);
+        } else if (!made.reached) expect(made.coverage).toBeGreaterThanOrEqual(mine.coverage - 0.005);
+      },
+    ),
+    { numRuns: 12 },
+  );
+});
+
+test('says what is missing: reach, force, clamps', async () => {
+  const deep = job({ face: box(-400, -300, 1000, 800) });
+  await expect(arrange(deep)).rejects.toThrow('no clamp that you own reaches that far');
+  const none = job({ clamps: [] });
+  await expect(arrange(none)).rejects.toThrow('Nothing holds it down');
+  const weak = await arrange(job({ clamps: [{ id: 's', count: 3, forceN: 150, reachMm: 100 }] }));
+  expect(weak.reached).toBe(false);
+  expect(weak.missing[0]).toBe(
+    'The area needs 2.2 kN at least; the clamps that reach its middle give 0.5 kN together.',
+  );
+});
+
+test('stops when it is cancelled, and tells how far it is', async () => {
+  const stop = new AbortController();
+  const seen: number[] = [];
+  const run = arrange(job({ target: { leastKPa: 600, mostKPa: 5000 } }), {
+    signal: stop.signal,
+    progress: (f) => {
+      seen.push(f);
+      if (seen.length === 4) stop.abort();
+    },
+  });
+  await expect(run).rejects.toThrow();
+  expect(seen.length).toBeLessThan(8);
+});

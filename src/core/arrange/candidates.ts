@@ -1,0 +1,152 @@
+import { camberOf, MOST_CAMBER_SHARE, type CaulInput } from '../field';
+import { boundingBox, intersectionOf, type Point, type Polygon } from '../geometry';
+import { depthFromEdge } from '../press';
+import type { ArrangeInput, OwnedClamp, PlacedClamp } from './input';
+
+/** Every clamp is turned alike; a layout is worked out at this force and scaled afterwards. N. */
+export const UNIT_FORCE_N = 1000;
+/** Cauls reach so far beyond what they press. mm. */
+const BEYOND_MM = 15;
+const MOST_ROWS = 4;
+/** The outer clamps stand this share of a clamp's stretch in from the end: evenly, nearer the ends, and near the ends. */
+const INSETS = [0.5, 0.3, 0.12];
+
+export type Candidate = {
+  cauls: CaulInput[];
+  clamps: PlacedClamp[];
+  /** The most that each clamp can give, N: that of the weakest kind in use. */
+  mostForceN: number;
+};
+type Section = ArrangeInput['cauls'][number];
+
+/** Takes for each place the strongest clamp left that reaches it; nothing when one place is left without. */
+export function assignClamps(
+  places: readonly Point[],
+  face: Polygon,
+  owned: readonly OwnedClamp[],
+): OwnedClamp[] | undefined {
+  const left = new Map(owned.map((c) => [c.id, c.count]));
+  const strongest = [...owned].sort((a, b) => b.forceN - a.forceN);
+  const taken: OwnedClamp[] = [];
+  // The deepest places have the least choice.
+  const order = places
+    .map((at, i) => ({ i, depth: depthFromEdge(face, at) }))
+    .sort((a, b) => b.depth - a.depth);
+  for (const { i, depth } of order) {
+    const clamp = strongest.find((c) => c.reachMm >= depth && (left.get(c.id) ?? 0) > 0);
+    if (!clamp) return undefined;
+    left.set(clamp.id, (left.get(clamp.id) ?? 0) - 1);
+    taken[i] = clamp;
+  }
+  return taken;
+}
+
+type RowOf = { y: number; heightMm: number; left: number; right: number };
+
+/** The region cut into rows along the panel's width, each with the stretch it needs. */
+function rowsOf(region: Polygon, count: number): RowOf[] {
+  const box = boundingBox(region);
+  const heightMm = (box.bottom - box.top) / count;
+  return Array.from({ length: count }, (_, r) => {
+    const top = box.top + r * heightMm;
+    const band: Polygon = [[box.left - 1, top], [box.right + 1, top], [box.right + 1, top + heightMm], [box.left - 1, top + heightMm]]; // prettier-ignore
+    const cut = intersectionOf([region], [band]).flat();
+    const { left, right } = cut.length > 0 ? boundingBox(cut) : box;
+    return { y: top + heightMm / 2, heightMm, left, right };
+  });
+}
+
+const along = (from: number, to: number, count: number, inset: number): number[] => {
+  const margin = ((to - from) / count) * inset;
+  return count === 1
+    ? [(from + to) / 2]
+    : Array.from({ length: count }, (_, i) => from + margin + (i * (to - from - 2 * margin)) / (count - 1));
+};
+
+/** Ways to press with so many clamps under one caul section: rows, how near the ends, straight or bowed cauls. */
+export function candidatesFor(count: number, section: Section, input: ArrangeInput): Candidate[] {
+  const { region, face, panel, clamps: owned } = input;
+  const found: Candidate[] = crossBars(count, section, input);
+  for (let rows = 1; rows <= Math.min(count, MOST_ROWS); rows++) {
+    // More rows than the caul's own width fits are bars that lie on each other.
+    const stretches = rowsOf(region, rows);
+    if (rows > 1 && (stretches[0]?.heightMm ?? 0) < section.widthMm) continue;
+    const counts = stretches.map((_, r) => Math.floor(count / rows) + (r < count % rows ? 1 : 0));
+    const insets = counts.some((c) => c > 1) ? INSETS : INSETS.slice(0, 1);
+    for (const inset of insets) {
+      const clamps: PlacedClamp[] = stretches.flatMap((s, r) =>
+        along(s.left, s.right, counts[r] ?? 1, inset).map((x) => ({
+          at: [x, s.y] satisfies Point,
+          forceN: UNIT_FORCE_N,
+          kind: '',
+          caul: r,
+        })),
+      );
+      const kinds = assignClamps(
+        clamps.map((c) => c.at),
+        face,
+        owned,
+      );
+      if (!kinds) continue;
+      const named = clamps.map((c, i) => ({ ...c, kind: kinds[i]?.id ?? '' }));
+      const mostForceN = Math.min(...kinds.map((k) => k.forceN));
+      const straight = stretches.map((s): CaulInput => ({
+        from: [Math.max(0, s.left - BEYOND_MM), s.y],
+        to: [Math.min(panel.widthMm, s.right + BEYOND_MM), s.y],
+        ...section,
+        camberMm: 0,
+      }));
+      found.push({ cauls: straight, clamps: named, mostForceN });
+      const pairs = counts.every((c) => c === 2) && inset === INSETS[INSETS.length - 1];
+      const bowed = pairs ? bow(straight, stretches) : undefined;
+      if (bowed) found.push({ cauls: bowed, clamps: named, mostForceN });
+    }
+  }
+  return found;
+}
+
+/** A bar across the region under each clamp, side by side along it. */
+function crossBars(
+  count: number,
+  section: Section,
+  { region, face, panel, clamps: owned }: ArrangeInput,
+): Candidate[] {
+  const box = boundingBox(region);
+  return INSETS.flatMap((inset): Candidate[] => {
+    const xs = along(box.left, box.right, count, inset);
+    const close = xs.length > 1 && (xs[1] ?? 0) - (xs[0] ?? 0) < section.widthMm;
+    if (close || box.bottom - box.top < section.widthMm / 2 || (count === 1 && inset !== INSETS[0]))
+      return [];
+    const cauls = xs.map((x): CaulInput => ({
+      from: [x, Math.max(0, box.top - BEYOND_MM)],
+      to: [x, Math.min(panel.heightMm, box.bottom + BEYOND_MM)],
+      ...section,
+      camberMm: 0,
+    }));
+    const places = xs.map((x): Point => [x, (box.top + box.bottom) / 2]);
+    const kinds = assignClamps(places, face, owned);
+    if (!kinds) return [];
+    const clamps = places.map((at, caul) => ({
+      at,
+      forceN: UNIT_FORCE_N,
+      kind: kinds[caul]?.id ?? '',
+      caul,
+    }));
+    return [{ cauls, clamps, mostForceN: Math.min(...kinds.map((k) => k.forceN)) }];
+  });
+}
+
+/** The same cauls with the bow that spreads two end clamps of the unit force evenly; nothing where that is no longer planed. */
+function bow(cauls: readonly CaulInput[], rows: readonly RowOf[]): CaulInput[] | undefined {
+  const bowed: CaulInput[] = [];
+  for (const [i, c] of cauls.entries()) {
+    const lengthMm = c.to[0] - c.from[0];
+    if (lengthMm < 50) return undefined;
+    const pressedWidthMm = Math.max(1, rows[i]?.heightMm ?? c.widthMm);
+    const pressureKPa = Math.min(5000, Math.max(1, (2 * UNIT_FORCE_N * 1000) / (lengthMm * pressedWidthMm)));
+    const { midCamberMm } = camberOf({ lengthMm, widthMm: c.widthMm, heightMm: c.heightMm, modulusMPa: c.modulusMPa, pressureKPa, pressedWidthMm }); // prettier-ignore
+    if (midCamberMm > lengthMm * MOST_CAMBER_SHARE) return undefined;
+    bowed.push({ ...c, camberMm: midCamberMm });
+  }
+  return bowed;
+}

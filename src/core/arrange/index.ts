@@ -1,0 +1,8 @@
+export * from './arrange';
+export {
+  arrangeSchema,
+  type Arrangement,
+  type ArrangeInput,
+  type OwnedClamp,
+  type PlacedClamp,
+} from './input';
