@@ -60,16 +60,16 @@ export function CamberFold({ plan, name, paper }: { plan: PressPlan; name: strin
   const theme = useTheme();
   const act = useAct();
   const { length } = useUnits();
-  const [caul] = plan.layout.cauls;
+  const [caul] = plan.placed.cauls;
   if (!caul) return null;
   const lengthMm = distance(caul.from, caul.to);
   const input: CamberInput = {
     lengthMm,
-    widthMm: plan.caul.widthMm,
-    heightMm: plan.caul.heightMm,
+    widthMm: caul.widthMm,
+    heightMm: caul.heightMm,
     modulusMPa: CAUL_MODULUS.value,
     pressureKPa: plan.targetKPa,
-    pressedWidthMm: plan.caul.widthMm + 2 * plan.platenMm,
+    pressedWidthMm: caul.widthMm + 2 * plan.platenMm,
   };
   const result = attempt(() => camberOf(input));
   if (!result.ok) {

@@ -16,6 +16,7 @@ import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useAct';
 import { useDamageView } from '../shared/usePiece';
+import { lengthBetween } from '../shared/lengthCheck';
 import { useUnits } from '../shared/useUnits';
 import { ArrangeSection } from './ArrangeSection';
 import { BlisterMarks, blisterOf, BlisterSection, StagesSection } from './BlisterSection';
@@ -191,21 +192,21 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
               label="Platen thickness"
               valueMm={plan.platenMm}
               unit={unit}
-              check={within('The platen', 3, 100)}
+              check={lengthBetween('The platen', 3, 100)}
               onChange={(platenMm) => set({ platenMm })}
             />
             <LengthField
               label="Caul height"
               valueMm={plan.caul.heightMm}
               unit={unit}
-              check={within('The caul', 10, 150)}
+              check={lengthBetween('The caul', 10, 150)}
               onChange={(caulHeightMm) => set({ caulHeightMm })}
             />
             <LengthField
               label="Caul width"
               valueMm={plan.caul.widthMm}
               unit={unit}
-              check={within('The caul', 10, 300)}
+              check={lengthBetween('The caul', 10, 300)}
               onChange={(caulWidthMm) => set({ caulWidthMm })}
             />
           </>
@@ -234,10 +235,3 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
     </Page>
   );
 }
-
-const within =
-  (what: string, least: number, most: number) =>
-  (mm: number): void => {
-    if (mm < least || mm > most)
-      throw new RangeError(`${what} has ${mm.toFixed(1)} mm; it must have between ${least} and ${most} mm.`);
-  };

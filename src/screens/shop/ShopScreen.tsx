@@ -1,6 +1,5 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { CLAMPS } from '@/core/press';
 import { GRITS } from '@/core/sanding';
 import { describeSource } from '@/core/sources';
 import { fromCelsius, toCelsius } from '@/core/units';
@@ -26,7 +25,6 @@ import {
   Figure,
   FilePick,
   Fold,
-  LengthField,
   LitCard,
   Notice,
   Row,
@@ -39,20 +37,15 @@ import { attempt } from '../shared/surveying';
 import { Page, Pane } from '../shared/Page';
 import { download } from '../shared/print';
 import { useAct } from '../shared/useAct';
-import { useUnits } from '../shared/useUnits';
 import { GluesFold } from './GluesFold';
 import { MaterialsSection } from './MaterialsSection';
+import { BoardsSection, ClampsSection, PaceFields } from './PressKit';
 
 /** The shop: climate, clamps, hours, units, and all data in one file. */
 export function ShopScreen() {
   const { shop, record } = useShop();
   const act = useAct();
-  const { unit, length } = useUnits();
   const set = (patch: Partial<Shop>): void => act(() => changeShop(record, patch));
-  const clamp = (id: Shop['clamps'][number]['id'], count: number): void => {
-    const others = shop.clamps.filter((c) => c.id !== id);
-    set({ clamps: [...others, { id, count }] });
-  };
   const hour = (clock: string): number => Number(clock.slice(0, 2)) + Number(clock.slice(3, 5)) / 60;
   const clock = (hours: number): string =>
     `${String(Math.floor(hours)).padStart(2, '0')}:${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;
@@ -64,46 +57,12 @@ export function ShopScreen() {
       board={
         <Pane>
           <ClimateSection shop={shop} set={set} />
-          <Section title="Clamps you own" help="The plan never asks for more than there are.">
-            {CLAMPS.map((c) => (
-              <Stepper
-                key={c.id}
-                label={c.label}
-                help={`About ${(c.forceN.value / 1000).toFixed(c.forceN.value < 1000 ? 2 : 1)} kN by hand, reaches ${length(c.reachMm.value)}.`}
-                value={shop.clamps.find((s) => s.id === c.id)?.count ?? 0}
-                least={0}
-                most={500}
-                onChange={(count) => clamp(c.id, count)}
-              />
-            ))}
-          </Section>
+          <ClampsSection shop={shop} set={set} />
           <MaterialsSection shop={shop} onChange={set} />
         </Pane>
       }
     >
-      <Section title="Boards for pressing">
-        <LengthField
-          label="Caul width"
-          valueMm={shop.caulWidthMm}
-          unit={unit}
-          check={between('The caul', 10, 300)}
-          onChange={(caulWidthMm) => set({ caulWidthMm })}
-        />
-        <LengthField
-          label="Caul height"
-          valueMm={shop.caulHeightMm}
-          unit={unit}
-          check={between('The caul', 10, 150)}
-          onChange={(caulHeightMm) => set({ caulHeightMm })}
-        />
-        <LengthField
-          label="Platen thickness"
-          valueMm={shop.platenMm}
-          unit={unit}
-          check={between('The platen', 3, 100)}
-          onChange={(platenMm) => set({ platenMm })}
-        />
-      </Section>
+      <BoardsSection shop={shop} set={set} />
       <Section title="Hours and hands">
         <Stepper
           label="Work begins"
@@ -132,6 +91,7 @@ export function ShopScreen() {
           most={20}
           onChange={(hands) => set({ hands })}
         />
+        <PaceFields shop={shop} set={set} />
       </Section>
       <Section title="Units and looks">
         <Chips
@@ -177,13 +137,6 @@ export function ShopScreen() {
     </Page>
   );
 }
-
-const between =
-  (what: string, least: number, most: number) =>
-  (mm: number): void => {
-    if (mm < least || mm > most)
-      throw new RangeError(`${what} has ${mm.toFixed(1)} mm; it must have between ${least} and ${most} mm.`);
-  };
 
 function ClimateSection({ shop, set }: { shop: Shop; set: (patch: Partial<Shop>) => void }) {
   const { climate, missing } = useClimate();
