@@ -8,9 +8,13 @@ export {
   type OwnGlue,
 } from './kinds';
 export {
+  FLOOD_SOURCE,
+  FLOOD_STEPS,
   floodMixes,
+  glueForVoid,
   glueQuantity,
   glueTimes,
+  roomUnderMl,
   SHOP_RANGE_C,
   suggestAdhesive,
   TEMPERATURE_RULE,

@@ -1,4 +1,4 @@
-import { ADHESIVES, adhesiveById, floodMixes, glueQuantity, glueTimes, suggestAdhesive } from './index';
+import { ADHESIVES, adhesiveById, floodMixes, glueForVoid, glueQuantity, glueTimes, roomUnderMl, suggestAdhesive } from './index'; // prettier-ignore
 
 const hide = adhesiveById('liquidHide');
 
@@ -83,4 +83,23 @@ test('least pressures lie between contact and what the handbook gives for joints
     expect(a.leastPressureKPa.value).toBeGreaterThanOrEqual(5);
     expect(a.leastPressureKPa.value).toBeLessThanOrEqual(700);
   }
+});
+
+describe('hollows', () => {
+  test('epoxy in a hole of 2 ml by hand: 2.4 ml with a fifth for waste', () => {
+    const epoxy = adhesiveById('epoxy');
+    const made = glueForVoid(epoxy, 2000);
+    expect(made.millilitres).toBeCloseTo(2.4, 9);
+    expect(made.grams).toBeCloseTo(2.4 * epoxy.densityGPerMl.value, 9);
+  });
+
+  test('common practice: hide glue fills nothing', () => {
+    expect(() => glueForVoid(adhesiveById('hotHide'), 2000)).toThrow('does not fill gaps');
+  });
+
+  test('a wedge of 100 cm² that opens 3 mm holds 15 ml; one that opens wider than it is deep is refused', () => {
+    expect(roomUnderMl(10_000, 3, 60)).toBeCloseTo(15, 9);
+    expect(() => roomUnderMl(10_000, 70, 60)).toThrow('it would stand upright or break');
+    expect(() => roomUnderMl(10_000, -1, 60)).toThrow('The opening is -1 mm');
+  });
 });

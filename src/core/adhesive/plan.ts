@@ -133,3 +133,54 @@ export function floodMixes(adhesive: Adhesive, areaMm2: number): FloodMix[] {
   const glueMl = glueQuantity(adhesive, areaMm2).millilitres / MIXES.length;
   return MIXES.map((mix) => ({ ...mix, glueMl, waterMl: (glueMl * mix.waterParts) / mix.glueParts }));
 }
+
+/**
+ * Glue for a hollow that it has to fill, such as a hole or the room behind a splinter.
+ *
+ * @param volumeMm3 up to a litre
+ * @throws RangeError for a glue that fills nothing
+ */
+export function glueForVoid(adhesive: Adhesive, volumeMm3: number): GlueQuantity {
+  assertRange('The volume', volumeMm3, 'mm³', 0, 1e6);
+  if (!adhesive.fillsGaps)
+    throw new RangeError(
+      `${adhesive.label} does not fill gaps: it shrinks away and holds nothing. Take epoxy, or let in wood.`,
+    );
+  const millilitres = (volumeMm3 / 1000) * (1 + WASTE_SHARE.value);
+  return {
+    millilitres,
+    grams: millilitres * adhesive.densityGPerMl.value,
+    wasteShare: WASTE_SHARE,
+    source: derived(`the volume and ${Math.round(WASTE_SHARE.value * 100)} % for waste`),
+  };
+}
+
+/**
+ * Room under a lifted edge, which the mixes must first reach: a wedge from the mouth to where the veneer holds. ml.
+ *
+ * @param openingMm how far the veneer can be raised at the mouth
+ * @param depthMm from the mouth to where it holds
+ * @throws RangeError when it opens wider than it is deep
+ */
+export function roomUnderMl(areaMm2: number, openingMm: number, depthMm: number): number {
+  assertRange('The opening', openingMm, 'mm', 0, 100);
+  if (openingMm > depthMm) {
+    throw new RangeError(
+      `The mouth is entered as ${openingMm} mm open, and the veneer is loose only ${Math.round(depthMm)} mm deep: it would stand upright or break. Measure the opening again; it is the gap at the edge.`,
+    );
+  }
+  return (areaMm2 * openingMm) / 2 / 1000;
+}
+
+/** How the three mixes are worked in. */
+export const FLOOD_STEPS: readonly { title: string; detail: string }[] = [
+  { title: 'Prop the mouth open', detail: 'Thin wedges at both ends, no farther than the veneer bends by itself. Tilt the piece so that the mouth looks up.' },
+  { title: 'First mix, thinnest', detail: 'Brush or drip it in along the whole mouth. It runs to the very end and wets the old glue.' },
+  { title: 'Pump', detail: 'Press the veneer down and let it up ten to twenty times with the flat of the hand, until nothing more bubbles.' },
+  { title: 'Second mix', detail: 'The same again. What runs out is wiped off at once.' },
+  { title: 'Neat, near the opening', detail: 'With a thin knife or a card on the last two fingers’ breadths, where it carries most.' },
+  { title: 'Press out', detail: 'Lay it level. Roll or wipe from the far end to the mouth, so that no pool is left; then release sheet, platen, clamps from the far end outwards.' },
+]; // prettier-ignore
+export const FLOOD_SOURCE: Source = practice(
+  'three mixes one after the other, brushed, tilted and pumped in',
+);

@@ -1,5 +1,5 @@
 import { assertRange } from '../check';
-import { contains, rotate, type Point, type Polygon } from '../geometry';
+import { boundingBox, contains, rotate, type Point, type Polygon } from '../geometry';
 import { memory, practice, published, type Source } from '../sources';
 
 export type DowelLayout = {
@@ -84,33 +84,41 @@ export const NEEDLE_REACH_MM = {
   source: memory('glue runs about 40 mm from a needle before it must be pressed on'),
 };
 
+/** The longest stretch of a level line that stays inside an outline. */
+function longestOn(outline: Polygon, y: number): { from: number; to: number; y: number } {
+  const { left, right } = boundingBox(outline);
+  let best = { from: (left + right) / 2, to: (left + right) / 2, y };
+  let start: number | undefined;
+  for (let c = 0; c <= 200; c++) {
+    const x = left + ((right - left) * c) / 200;
+    const inside = contains(outline, [x, y]);
+    if (inside) start ??= x;
+    if ((!inside || c === 200) && start !== undefined) {
+      if (x - start > best.to - best.from) best = { from: start, to: x, y };
+      start = undefined;
+    }
+  }
+  return best;
+}
+
 /**
  * Where to slit a blister and where to inject: along the grain, on the longest line that stays on loose wood.
  *
  * @param loose outline of the blister, mm
  * @param glueMl glue for the whole area
+ * @param asideMm moves the slit so far across the grain, off a line of the figure; it stays on loose wood
  */
-export function blisterPlan(loose: Polygon, grainDeg: number, glueMl: number): BlisterPlan {
+export function blisterPlan(loose: Polygon, grainDeg: number, glueMl: number, asideMm = 0): BlisterPlan {
   const turned = loose.map((p) => rotate(p, -grainDeg));
-  const ys = turned.map((p) => p[1]);
-  const [top, bottom] = [Math.min(...ys), Math.max(...ys)];
-  let best: { from: number; to: number; y: number } = { from: 0, to: 0, y: (top + bottom) / 2 };
-  const xs = turned.map((p) => p[0]);
-  const [left, right] = [Math.min(...xs), Math.max(...xs)];
+  const { top, bottom } = boundingBox(turned);
   const steps = 60;
-  for (let r = 1; r < steps; r++) {
-    const y = top + ((bottom - top) * r) / steps;
-    let start: number | undefined;
-    for (let c = 0; c <= 200; c++) {
-      const x = left + ((right - left) * c) / 200;
-      const inside = contains(turned, [x, y]);
-      if (inside) start ??= x;
-      if ((!inside || c === 200) && start !== undefined) {
-        if (x - start > best.to - best.from) best = { from: start, to: x, y };
-        start = undefined;
-      }
-    }
-  }
+  const heights = Array.from({ length: steps - 1 }, (_, r) => top + ((bottom - top) * (r + 1)) / steps);
+  const longest = heights
+    .map((y) => longestOn(turned, y))
+    .reduce((a, b) => (b.to - b.from > a.to - a.from ? b : a));
+  const least = top + (bottom - top) / steps;
+  const moved = Math.min(bottom - (bottom - top) / steps, Math.max(least, longest.y + asideMm));
+  const best = asideMm === 0 ? longest : longestOn(turned, moved);
   // The slit stays clear of the rim, where the veneer holds.
   const clear = (best.to - best.from) * 0.1;
   const [from, to] = [best.from + clear, best.to - clear];

@@ -4,13 +4,13 @@ import { glueQuantity } from '@/core/adhesive';
 import { blisterPlan, mouthSections, NEEDLE_REACH_MM, SECTION_MM, type BlisterPlan } from '@/core/glueup';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
-import { Figure, materials, Notice, Section, Text } from '@/ui';
+import { Figure, materials, Notice, Section, Stepper, Text } from '@/ui';
 import type { PressPlan } from '../shared/derive';
 import { stagesOf } from '../shared/stages';
 import { useUnits } from '../shared/useUnits';
 
-export const blisterOf = (plan: PressPlan, grainDeg: number): BlisterPlan =>
-  blisterPlan(plan.outline, grainDeg, glueQuantity(plan.adhesive, plan.areaMm2).millilitres);
+export const blisterOf = (plan: PressPlan, grainDeg: number, asideMm: number): BlisterPlan =>
+  blisterPlan(plan.outline, grainDeg, glueQuantity(plan.adhesive, plan.areaMm2).millilitres, asideMm);
 
 /** The slit along the grain and where the needle goes in, on the face. */
 export function BlisterMarks({ blister, k }: { blister: BlisterPlan; k: number }) {
@@ -34,12 +34,20 @@ export function BlisterMarks({ blister, k }: { blister: BlisterPlan; k: number }
   );
 }
 
-export function BlisterSection({ blister }: { blister: BlisterPlan }) {
+export function BlisterSection({
+  blister,
+  asideMm,
+  onAside,
+}: {
+  blister: BlisterPlan;
+  asideMm: number;
+  onAside: (mm: number) => void;
+}) {
   const { length } = useUnits();
   return (
     <Section
       title="Slit and inject"
-      help="Along the grain, on the longest line that stays on loose wood; beside a figure line where you can."
+      help="Along the grain, on the longest line that stays on loose wood. Look at the plan: if it crosses a line of the figure, move it aside."
     >
       <View style={styles.figures}>
         <Figure label="Slit" value={length(blister.slitMm)} />
@@ -50,6 +58,15 @@ export function BlisterSection({ blister }: { blister: BlisterPlan }) {
         />
         <Figure label="In each" value={formatSmall(blister.mlPerEntry)} unit="ml" />
       </View>
+      <Stepper
+        label="Move the slit across the grain"
+        unit="mm"
+        value={asideMm}
+        least={-200}
+        most={200}
+        step={2}
+        onChange={onAside}
+      />
     </Section>
   );
 }
@@ -76,6 +93,11 @@ export function StagesSection({ plan, mouthMm }: { plan: PressPlan; mouthMm?: nu
           : stages.limit === 'clamps'
             ? `Each stage takes ${first?.clamps ?? 0} clamps. The next waits until they come off.`
             : `Each takes about ${formatMinutes(first?.layingMin ?? 0)} to lay. Begin at the far end from the mouth; finish at the mouth.`}
+      </Text>
+      <Text>
+        {stages.stages.length === 1
+          ? `Mix or pour one batch of ${formatSmall(plan.grams)} g.`
+          : `Mix or pour a fresh batch of ${formatSmall(plan.grams / stages.stages.length)} g for each stage, not all at once: what stands open tacks in the pot.`}
       </Text>
       {sections && sections.count > 1 ? (
         <Text kind="quiet">

@@ -21,6 +21,7 @@ import { useUnits } from '../shared/useUnits';
 import { ArrangeSection } from './ArrangeSection';
 import { BlisterMarks, blisterOf, BlisterSection, StagesSection } from './BlisterSection';
 import { CamberFold } from './CamberFold';
+import { FloodSection } from './FloodSection';
 import { PlanBody } from './PlanBody';
 import { PlanView } from './PlanView';
 import { movedPlacing, placingHandles } from './placing';
@@ -78,13 +79,14 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
   const change = useChange();
   const { unit, length, area, temperature } = useUnits();
   const [byHand, setByHand] = useState(false);
+  const [asideMm, setAside] = useState(0);
   // While something is dragged the plan follows it; it is kept when the finger lifts.
   const glue = useDraft<GlueChoice>(damage.body.glue, (next) => change(damage, { glue: next }));
   const live = glue.value !== damage.body.glue;
   const result = pressPlan(treated, method, { ...damage.body, glue: glue.value }, survey, shop);
   const set = (patch: GlueChoice): void => change(damage, { glue: { ...damage.body.glue, ...patch } });
   const plan = result.ok ? result.value : undefined;
-  const blister = plan && method === 'injectAndPress' ? blisterOf(plan, survey.grainDeg) : undefined;
+  const blister = plan && method === 'injectAndPress' ? blisterOf(plan, survey.grainDeg, asideMm) : undefined;
   const frameOfField = plan ? fieldFrame(plan, face.body, survey.board.plane.outline, live) : undefined;
   return (
     <Page
@@ -213,7 +215,8 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
         ) : null}
         <Button label="Back to the defaults" kind="quiet" onPress={() => change(damage, { glue: {} })} />
       </Fold>
-      {blister ? <BlisterSection blister={blister} /> : null}
+      {blister ? <BlisterSection blister={blister} asideMm={asideMm} onAside={setAside} /> : null}
+      {plan?.mixes ? <FloodSection plan={plan} openingMm={damage.body.answers.openingMm} /> : null}
       {plan ? (
         <StagesSection
           plan={plan}
@@ -231,6 +234,10 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
           onPress={() => router.push(`/damage/${damage.id}/glueup`)}
         />
       ) : null}
+      <Button
+        label="Rounds, edges, cups, cases, hammer"
+        onPress={() => router.push(`/damage/${damage.id}/special`)}
+      />
       <Button label="Open the bench plan" onPress={() => router.push(`/bench?piece=${piece.id}`)} />
     </Page>
   );

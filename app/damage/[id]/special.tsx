@@ -1,0 +1,1 @@
+export { SpecialScreen as default } from '@/screens/special/SpecialScreen';

@@ -1,0 +1,4 @@
+export * from './edge';
+export * from './flat';
+export * from './hammer';
+export * from './round';

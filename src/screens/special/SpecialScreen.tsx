@@ -1,0 +1,122 @@
+import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { adhesiveById, glueTimes, suggestAdhesive } from '@/core/adhesive';
+import { bedOf, COMMON_BOARD_MM } from '@/core/field';
+import { boundingBox, rotate, sides } from '@/core/geometry';
+import { clampOf } from '../shared/derive';
+import { Button, Chips, Notice, Text } from '@/ui';
+import { Cautions } from '../decide/RankingView';
+import { Missing } from '../shared/Missing';
+import { Page, Pane } from '../shared/Page';
+import { attempt, damageLabel, surveyed } from '../shared/surveying';
+import { TrailList } from '../shared/Trail';
+import { useDamageView } from '../shared/usePiece';
+import { CaseSide, CuppedBoard, EdgeVeneer, HalfRound, Hammer, RoundTop } from './cases';
+
+const CASES = {
+  edge: 'Veneer on an edge, or a narrow strip',
+  half: 'Half-round top',
+  round: 'Round top',
+  cup: 'Cupped board',
+  case: 'Side of a case that stays together',
+  hammer: 'Hammer veneering',
+} as const;
+type Case = keyof typeof CASES;
+
+/** Pressing where a flat platen and straight cauls do not do: figures for each awkward shape. */
+export function SpecialScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const view = useDamageView(id);
+  const { damage, face, piece, method, treated, shop } = view;
+  const [chosen, setChosen] = useState<Case>();
+  if (!damage || !piece || !treated || !method || !face)
+    return <Missing what="This damage" loading={view.loading} />;
+  const survey = surveyed(damage.body, face.body);
+  const shape = face.body.shape?.kind;
+  const which: Case = chosen ?? (shape === 'halfRound' ? 'half' : shape === 'round' ? 'round' : 'edge');
+  const glueId = damage.body.glue.adhesive ?? suggestAdhesive(method, treated.school).id;
+  const glue = adhesiveById(glueId, shop.glues?.[glueId]);
+  const boardMm = face.body.boardMm ?? COMMON_BOARD_MM;
+  const bed = bedOf(face.body.species, boardMm);
+  const targetKPa = damage.body.glue.targetKPa ?? glue.leastPressureKPa.value;
+  const outline = survey.ok ? survey.value.outline : [];
+  const faceOutline = survey.ok ? survey.value.board.plane.outline : [];
+  const box = survey.ok ? boundingBox(faceOutline) : { left: 0, right: 600, top: 0, bottom: 400 };
+  const sizes = { widthMm: box.right - box.left, heightMm: box.bottom - box.top };
+  const longestMm = Math.max(0, ...sides(faceOutline).map(([a, b]) => Math.hypot(a[0] - b[0], a[1] - b[1])));
+  const grain = survey.ok
+    ? boundingBox(outline.map((p) => rotate(p, -survey.value.grainDeg)))
+    : { left: 0, right: 300, top: 0, bottom: 200 };
+  const hide = adhesiveById('hotHide', shop.glues?.hotHide);
+  const gel = attempt(() => glueTimes(hide, shop.temperatureC));
+  return (
+    <Page
+      title="Awkward shapes"
+      eyebrow={`${piece.body.name} · ${damageLabel(damage.body)}`}
+      back={{ href: `/damage/${damage.id}/press`, label: 'Glue and press' }}
+      list={<TrailList view={view} />}
+      board={
+        <Pane>
+          <Text>Where a flat platen and straight bars do not do. Say what it is.</Text>
+          <Chips<Case>
+            label="What is pressed"
+            bare
+            options={(Object.keys(CASES) as Case[]).map((value) => ({ value, label: CASES[value] }))}
+            value={which}
+            onChange={setChosen}
+          />
+        </Pane>
+      }
+    >
+      {which === 'edge' ? (
+        <EdgeVeneer
+          radiusMm={Math.round(Math.max(sizes.widthMm, sizes.heightMm) / 2)}
+          boardMm={boardMm}
+          lengthMm={Math.round(longestMm) || 600}
+          bed={bed}
+          targetKPa={targetKPa}
+          clamp={clampOf('edge', shop)}
+        />
+      ) : null}
+      {which === 'half' ? <HalfRound radiusMm={Math.round(sizes.widthMm / 2)} /> : null}
+      {which === 'round' ? (
+        <RoundTop
+          radiusMm={Math.round(Math.max(sizes.widthMm, sizes.heightMm) / 2)}
+          boardMm={boardMm}
+          targetKPa={targetKPa}
+          band={clampOf('band', shop)}
+        />
+      ) : null}
+      {which === 'cup' ? (
+        <CuppedBoard
+          lengthMm={Math.round(Math.max(sizes.widthMm, sizes.heightMm))}
+          widthMm={Math.round(Math.min(sizes.widthMm, sizes.heightMm))}
+          boardMm={boardMm}
+          acrossMPa={bed.stiffnessMPaPerMm * boardMm}
+        />
+      ) : null}
+      {which === 'case' ? (
+        <CaseSide
+          platenMm={damage.body.glue.platenMm ?? shop.platenMm}
+          clampN={clampOf('fStyle', shop).forceN.value}
+        />
+      ) : null}
+      {which === 'hammer' ? (
+        gel.ok ? (
+          <Hammer
+            alongMm={Math.max(20, Math.round(grain.right - grain.left))}
+            acrossMm={Math.max(20, Math.round(grain.bottom - grain.top))}
+            gelMin={gel.value.openMin}
+            glue={hide}
+          />
+        ) : (
+          <Notice kind="stop" title="Too cold for hot hide glue">
+            {gel.problem}
+          </Notice>
+        )
+      ) : null}
+      <Cautions method={method} />
+      <Button label="Back to glue and press" onPress={() => router.push(`/damage/${damage.id}/press`)} />
+    </Page>
+  );
+}
