@@ -1,14 +1,14 @@
 import { run } from './.look';
-const open = async (p: import('@playwright/test').Page) => {
-  await p.goto('/damage/demo-cabinet-lifted/press').catch(() => {});
-};
 void run([
-  ['press', async (p) => { await p.getByRole('link', { name: /Card-index cabinet/ }).click(); await p.waitForTimeout(800);
-    const href = await p.evaluate(() => [...document.querySelectorAll('a')].map((a) => a.getAttribute('href')).filter((h) => h && h.startsWith('/damage/')));
-    console.log(href.join(' '));
-    await open(p);
-    const d = href[0]?.split('/')[2]; await p.goto(`/damage/${d}/press`); await p.waitForTimeout(2500); await p.getByRole('button', { name: 'Arrange for me' }).scrollIntoViewIfNeeded(); }, true],
-  ['arranged', async (p) => { const t = Date.now(); await p.getByRole('button', { name: 'Arrange for me' }).click(); await p.waitForTimeout(150); await p.screenshot({ path: '/tmp/look/progress.png' });
-    await p.getByText(/layouts were tried|does not reach the rest/).waitFor({ timeout: 90000 }); console.log('arranged in', Date.now() - t); }, true],
-  ['hand', async (p) => { await p.getByRole('radio', { name: 'Drag on the plan' }).click(); await p.waitForTimeout(300); await p.evaluate(() => window.scrollTo(0, 0)); const k = p.getByRole('slider', { name: 'Clamp 1', exact: true }).or(p.getByRole('button', { name: 'Clamp 1', exact: true })); console.log(await k.count()); await k.first().scrollIntoViewIfNeeded(); }, true],
+  ['hand', async (p) => { await p.goto('/damage/lectern-1/press'); await p.getByRole('button', { name: 'Arrange for me' }).waitFor(); await p.waitForTimeout(1500);
+    await p.getByRole('radio', { name: 'Drag on the plan' }).click(); await p.waitForTimeout(600);
+    const k = p.getByRole('button', { name: /^Clamp 1\./ }); await k.scrollIntoViewIfNeeded(); const b = await k.boundingBox(); if (!b) return;
+    const t = Date.now(); await p.mouse.move(b.x + b.width / 2, b.y + b.height / 2); await p.mouse.down(); for (let i = 1; i <= 10; i++) await p.mouse.move(b.x + b.width / 2 + 3 * i, b.y + b.height / 2 + 2 * i); console.log('drag', Date.now() - t);
+    await p.waitForTimeout(300); await p.screenshot({ path: '/tmp/look/dragging.png' }); await p.mouse.up(); await p.waitForTimeout(1200); }, true],
+  ['stack', async (p) => { const k = p.getByRole('button', { name: /^Top of the platen\./ }); await k.scrollIntoViewIfNeeded(); for (let i = 0; i < 6; i++) await k.press('ArrowUp'); await p.waitForTimeout(1200); }, true],
+  ['edge', async (p) => { await p.goto('/damage/lectern-1/special'); await p.getByRole('radio', { name: 'Curved' }).click(); }, true],
+  ['half', async (p) => { await p.getByRole('radio', { name: 'Half-round top' }).click(); await p.waitForTimeout(300); await p.getByText('Clamps from the straight side').scrollIntoViewIfNeeded(); }, true],
+  ['hammer', async (p) => { await p.getByRole('radio', { name: 'Hammer veneering' }).click(); await p.waitForTimeout(300); await p.getByText('Paths of the hammer').scrollIntoViewIfNeeded(); await p.mouse.wheel(0, 300); }, true],
+  ['cup', async (p) => { await p.getByRole('radio', { name: 'Cupped board' }).click(); await p.waitForTimeout(300); await p.getByText('It can be drawn').or(p.getByText(/Dampen the hollow|Do not force/)).first().scrollIntoViewIfNeeded(); }, false],
+  ['shop', async (p) => { await p.goto('/shop'); await p.getByText('How hard yours press').click(); await p.waitForTimeout(300); await p.getByText('How hard yours press').scrollIntoViewIfNeeded(); await p.mouse.wheel(0, 400);}, true],
 ]);

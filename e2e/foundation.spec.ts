@@ -24,6 +24,7 @@ const ROUTES = [
   '/damage/cabinet-1/tap',
   '/damage/lectern-1/press',
   '/damage/lectern-1/glueup',
+  '/damage/lectern-1/special',
   '/damage/lectern-2/patch',
   '/damage/lectern-2/blend',
   '/bench',

@@ -54,3 +54,52 @@ test('a glue-up runs on through a reload, and writes what it took to the log', a
   await page.getByRole('button', { name: 'Back to the bench' }).click();
   await expect(page.getByText('Your hands')).toBeVisible();
 });
+
+test('clamps are arranged, dragged and counted; the stack is dragged; the layout is kept', async ({
+  page,
+}) => {
+  await bringDemo(page);
+  await page.goto('/damage/lectern-1/press');
+  await expect(page.getByText('Pressure under the platen')).toBeVisible({ timeout: 20_000 });
+  await page.getByRole('button', { name: 'Arrange for me' }).click();
+  await expect(page.getByText('The target is reached everywhere')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('button', { name: /^Well pressed: 100 %/ })).toBeVisible();
+  const arranged = page.getByText(/caul.*, platen/);
+  const words = await arranged.textContent();
+  await page.reload();
+  await expect(arranged).toHaveText(words ?? '', { timeout: 20_000 });
+  await page.getByRole('radio', { name: 'Drag on the plan' }).click();
+  const clamp = page.getByRole('button', { name: /^Clamp 1\./ });
+  const least = page.getByRole('button', { name: /^Least:/ }).or(page.getByText('over the damage'));
+  await expect(least.first()).toBeVisible();
+  for (let i = 0; i < 4; i++) await clamp.press('Shift+ArrowLeft');
+  // Pushed aside, it no longer presses everywhere.
+  await expect(page.getByRole('button', { name: /^Well pressed: 100 %/ })).toBeHidden();
+  await page.getByRole('button', { name: 'Add a clamp' }).click();
+  await expect(page.getByRole('button', { name: /^Clamp 2\./ })).toBeVisible();
+  const platen = page.getByRole('button', { name: /^Top of the platen\./ });
+  for (let i = 0; i < 7; i++) await platen.press('ArrowUp');
+  await expect(page.getByText(/platen 25\.0 mm\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the 45° layout' }).click();
+  await expect(page.getByRole('button', { name: 'Back to the 45° layout' })).toBeHidden();
+});
+
+test('an opening deeper than the veneer is wide is refused; awkward shapes have their figures', async ({
+  page,
+}) => {
+  await bringDemo(page);
+  await page.goto('/damage/lectern-1/decide');
+  await page.getByRole('button', { name: /What is known/ }).click();
+  const opening = page.getByRole('textbox', { name: 'Opening at the mouth' });
+  await opening.fill('90');
+  await opening.press('Enter');
+  await page.goto('/damage/lectern-1/press');
+  await expect(page.getByText('That opening cannot be')).toBeVisible({ timeout: 20_000 });
+  await page.getByRole('button', { name: 'Flood it, step by step' }).click();
+  await expect(page.getByText('1. Prop the mouth open')).toBeVisible();
+  await page.getByRole('button', { name: 'Rounds, edges, cups, cases, hammer' }).click();
+  await page.getByRole('radio', { name: 'Half-round top' }).click();
+  await expect(page.getByText(/Block cut to 72°/).first()).toBeVisible();
+  await page.getByRole('radio', { name: 'Hammer veneering' }).click();
+  await expect(page.getByText(/a section takes about/)).toBeVisible();
+});

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { pressField } from '../field';
-import { bandPullN, caseProps, clampSpacingMm, flattenCup, halfRoundEars, hammerPlan, midShare, roundBlocks, thickestStripMm } from '.'; // prettier-ignore
+import { bandPullN, caseProps, clampSpacingMm, flattenCup, halfRoundEars, hammerPlan, midShare, padded, roundBlocks, thickestStripMm } from '.'; // prettier-ignore
 
 describe('edge veneer', () => {
   test('the thickest strip by hand: 0.4 % round 125 mm is about 1 mm', () => {
@@ -44,6 +44,11 @@ describe('edge veneer', () => {
         },
       ),
     );
+  });
+
+  test('a pad in series by hand: 30 and 5 MPa/mm give 4.29; none leaves the wood as it is', () => {
+    expect(padded(30, 'cork')).toBeCloseTo(30 / 7, 9);
+    expect(padded(30, 'none')).toBe(30);
   });
 
   test('a band by hand: 100 kPa round 300 mm with 25 mm takes 750 N', () => {

@@ -32,6 +32,28 @@ export const STRIPS: Record<StripMaterial, { label: string; modulusMPa: Sourced;
   },
 };
 
+export type Pad = 'none' | 'cork' | 'rubber';
+
+/** What lies between strip and veneer and gives way, so that a clamp's push goes farther along. */
+export const PADS: Record<Pad, { label: string; stiffnessMPaPerMm: Sourced }> = {
+  none: {
+    label: 'Only the release sheet',
+    stiffnessMPaPerMm: sourced(Infinity, memory('paper gives way by next to nothing')),
+  },
+  cork: {
+    label: 'Cork, 3 mm',
+    stiffnessMPaPerMm: sourced(5, memory('cork sheet, about 15 MPa over its thickness')),
+  },
+  rubber: {
+    label: 'Rubber, 3 mm',
+    stiffnessMPaPerMm: sourced(1, memory('soft rubber, about 3 MPa over its thickness')),
+  },
+};
+
+/** Pad and wood give way one after the other. */
+export const padded = (stiffnessMPaPerMm: number, pad: Pad): number =>
+  1 / (1 / stiffnessMPaPerMm + 1 / PADS[pad].stiffnessMPaPerMm.value);
+
 /**
  * The thickest strip that goes round an edge: its outer side is stretched by half its thickness over the radius.
  *

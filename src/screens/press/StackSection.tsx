@@ -110,7 +110,7 @@ export function StackSection(props: Props) {
               </G>
             ))}
             {name(0, yCaul + caulMm.height / 2, `caul ${Math.round(caulMm.height)} mm`)}
-            {name(-12, yPlaten + platenMm / 2, `platen ${Math.round(platenMm)} mm, release sheet under it`)}
+            {name(-12, yPlaten + platenMm / 2, `platen ${Math.round(platenMm)} mm, release sheet`)}
             {name(left, yCore + coreMm / 2, `core ${Math.round(coreMm)} mm, veneer ${veneerMm} mm on glue`)}
             {name(0, yBlock + BLOCK_MM / 2, 'block')}
             {name(left, yBench + BENCH_MM / 2, 'bench', false)}

@@ -4,10 +4,10 @@ import { adhesiveById, glueTimes, suggestAdhesive } from '@/core/adhesive';
 import { bedOf, COMMON_BOARD_MM } from '@/core/field';
 import { boundingBox, rotate, sides } from '@/core/geometry';
 import { clampOf } from '../shared/derive';
-import { Button, Chips, Notice, Text } from '@/ui';
+import { Button, Chips, Notice } from '@/ui';
 import { Cautions } from '../decide/RankingView';
 import { Missing } from '../shared/Missing';
-import { Page, Pane } from '../shared/Page';
+import { Page } from '../shared/Page';
 import { attempt, damageLabel, surveyed } from '../shared/surveying';
 import { TrailList } from '../shared/Trail';
 import { useDamageView } from '../shared/usePiece';
@@ -55,19 +55,14 @@ export function SpecialScreen() {
       eyebrow={`${piece.body.name} · ${damageLabel(damage.body)}`}
       back={{ href: `/damage/${damage.id}/press`, label: 'Glue and press' }}
       list={<TrailList view={view} />}
-      board={
-        <Pane>
-          <Text>Where a flat platen and straight bars do not do. Say what it is.</Text>
-          <Chips<Case>
-            label="What is pressed"
-            bare
-            options={(Object.keys(CASES) as Case[]).map((value) => ({ value, label: CASES[value] }))}
-            value={which}
-            onChange={setChosen}
-          />
-        </Pane>
-      }
     >
+      <Chips<Case>
+        label="What is pressed"
+        help="Where a flat platen and straight bars do not do."
+        options={(Object.keys(CASES) as Case[]).map((value) => ({ value, label: CASES[value] }))}
+        value={which}
+        onChange={setChosen}
+      />
       {which === 'edge' ? (
         <EdgeVeneer
           radiusMm={Math.round(Math.max(sizes.widthMm, sizes.heightMm) / 2)}

@@ -2,9 +2,29 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { glueQuantity, type Adhesive } from '@/core/adhesive';
 import {
-  BAR_EVERY_MM, bandPullN, caseProps, clampSpacingMm, CUP_SOURCE, FACE_WATER, flattenCup, GRIP_DEG, halfRoundEars, HAMMER_PACE,
-  HAMMER_SOURCE, hammerPlan, PROP_SOURCE, roundBlocks, SAFE_STRAIN, SPACING_SOURCE, STRIPS, thickestStripMm, type StripMaterial,
-} from '@/core/awkward'; // prettier-ignore
+  BAR_EVERY_MM,
+  bandPullN,
+  caseProps,
+  clampSpacingMm,
+  CUP_SOURCE,
+  FACE_WATER,
+  flattenCup,
+  GRIP_DEG,
+  halfRoundEars,
+  HAMMER_PACE,
+  padded,
+  PADS,
+  HAMMER_SOURCE,
+  hammerPlan,
+  PROP_SOURCE,
+  roundBlocks,
+  SAFE_STRAIN,
+  SPACING_SOURCE,
+  STRIPS,
+  thickestStripMm,
+  type Pad,
+  type StripMaterial,
+} from '@/core/awkward';
 import type { Bed } from '@/core/field';
 import type { ClampKind } from '@/core/press';
 import { describeSource } from '@/core/sources';
@@ -52,16 +72,17 @@ type EdgeProps = {
 
 export function EdgeVeneer({ radiusMm, boardMm, lengthMm, bed, targetKPa, clamp }: EdgeProps) {
   const { length } = useUnits();
-  const [material, setMaterial] = useState<StripMaterial>('bendingPly');
+  const [material, setMaterial] = useState<StripMaterial>('hardwood');
   const [curved, setCurved] = useState(false);
+  const [pad, setPad] = useState<Pad>('cork');
   const [radius, radiusField] = useLength(Math.min(5000, Math.max(10, radiusMm)));
-  const [thickness, thicknessField] = useLength(6);
+  const [thickness, thicknessField] = useLength(20);
   const [width, widthField] = useLength(boardMm);
   const result = attempt(() => {
     const strip = {
       thicknessMm: thickness,
       modulusMPa: STRIPS[material].modulusMPa.value,
-      stiffnessMPaPerMm: bed.stiffnessMPaPerMm,
+      stiffnessMPaPerMm: padded(bed.stiffnessMPaPerMm, pad),
     };
     return { thickest: thickestStripMm(material, radius), spacing: clampSpacingMm(strip) };
   });
@@ -98,6 +119,12 @@ export function EdgeVeneer({ radiusMm, boardMm, lengthMm, bed, targetKPa, clamp 
         onChange={setMaterial}
       />
       {thicknessField('Thickness of the strip', 0.1, 150)}
+      <Chips<Pad>
+        label="Under the strip"
+        options={(Object.keys(PADS) as Pad[]).map((value) => ({ value, label: PADS[value].label }))}
+        value={pad}
+        onChange={setPad}
+      />
       <Figures>
         {curved ? (
           <Figure
@@ -127,7 +154,7 @@ export function EdgeVeneer({ radiusMm, boardMm, lengthMm, bed, targetKPa, clamp 
         </Notice>
       ) : null}
       <Text kind="quiet">
-        {`Half-way between two clamps at least 60 % of the mean pressure arrives. A thicker strip lets them stand farther apart.${width < 30 ? ' On so narrow a strip turn gently: the whole force stands on little wood.' : ''}`}
+        {`Half-way between two clamps at least 60 % of the mean pressure arrives. A thicker strip or a softer pad lets them stand farther apart.${width < 30 ? ' On so narrow a strip turn gently: the whole force stands on little wood.' : ''}`}
       </Text>
     </Section>
   );
