@@ -45,6 +45,8 @@ describe('lengths as written in a shop', () => {
     ['3 1/0 in', 'divides by zero'],
     ['1,200 mm', 'two ways'],
     ['12 parsecs', 'not a length'],
+    ['3 mm 1/8 in', 'not a length'],
+    ['5 cm 2"', 'not a length'],
     ['1 2 3 mm', 'not a length'],
     ['9'.repeat(400), '100 m'],
     ['1e3', 'not a length'],

@@ -214,10 +214,15 @@ function Moment({ label, value, note }: { label: string; value: string; note?: s
 function Ready({ plan, stages, onStart }: { plan: PressPlan; stages?: Stages; onStart: () => void }) {
   const { length } = useUnits();
   const [ticked, setTicked] = useState<string[]>([]);
-  const { layout, clamp, adhesive, mixes } = plan;
+  const { layout, placed, adhesive, mixes } = plan;
+  const [caul] = placed.cauls;
   const list = [
-    `${layout.clamps.length} × ${clamp.label}, opened to size`,
-    `${layout.cauls.length} ${layout.cauls.length === 1 ? 'caul' : 'cauls'} ${length(plan.caul.widthMm)} × ${length(plan.caul.heightMm)}`,
+    `${layout.clamps.length} × ${plan.clampWords}, opened to the board and ${length(plan.overBoardMm)} more`,
+    ...(caul
+      ? [
+          `${placed.cauls.length} ${placed.cauls.length === 1 ? 'caul' : 'cauls'} ${length(caul.widthMm)} × ${length(caul.heightMm)}${caul.camberMm > 0.05 ? ', bowed' : ''}`,
+        ]
+      : []),
     `Platen ${length(plan.platenMm)}`,
     'Release sheet, larger than the platen',
     'A block under the other jaws',

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { TEMPERATURE_RULE } from '@/core/adhesive';
 import { distance } from '@/core/geometry';
-import { caulUnder, SECTION, SPREAD_ANGLE_DEG } from '@/core/press';
+import { caulUnder, clampById, SECTION, SPREAD_ANGLE_DEG } from '@/core/press';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
 import { Figure, Notice, Row, Section, Text } from '@/ui';
@@ -42,9 +42,10 @@ export function PlanBody({
   const { field, problem } = useField(frame);
   const { layout, adhesive, clamp, times } = plan;
   const count = layout.clamps.length;
+  const stackMm = plan.overBoardMm + boardMm;
   const short = count > plan.owned;
   const tooSlow = times.ok && plan.layingMin > times.value.openMin;
-  const [caul] = layout.cauls;
+  const [caul] = plan.placed.cauls;
   // Clamps of the first caul, measured along it, whichever way it lies.
   const along = caul
     ? layout.clamps.filter((p) => caulUnder(layout.cauls, p) === 0).map((p) => distance(p, caul.from))
@@ -55,7 +56,7 @@ export function PlanBody({
         <Figure
           label="Clamps"
           value={`${count} of ${plan.owned}`}
-          note={`${clamp.label}, ${short ? 'more than you own' : 'firm by hand'}`}
+          note={`${plan.clampWords}, ${short ? 'more than you own' : 'firm by hand'}`}
           alarm={short}
           source={describeSource(SPREAD_ANGLE_DEG.source)}
         />
@@ -85,9 +86,9 @@ export function PlanBody({
       {children}
       {caul ? (
         <StackSection
-          label={`Section through the stack: bench, core, veneer, platen ${length(plan.platenMm)}, caul ${length(plan.caul.heightMm)}, ${along.length} clamps`}
+          label={`Section through the stack: bench, core, veneer, platen ${length(plan.platenMm)}, caul ${length(caul.heightMm)}, ${along.length} clamps`}
           clampsMm={along}
-          caulMm={{ length: distance(caul.from, caul.to), height: plan.caul.heightMm }}
+          caulMm={{ length: distance(caul.from, caul.to), height: caul.heightMm }}
           platenMm={plan.platenMm}
           veneerMm={veneerMm}
           coreMm={boardMm}
@@ -101,6 +102,14 @@ export function PlanBody({
       {short ? (
         <Notice kind="stop" title={`It takes ${count} clamps and you own ${plan.owned} of this kind.`}>
           {`Press it in ${layout.stages} goes along the mouth, or make caul and platen thicker so that fewer clamps reach farther.`}
+        </Notice>
+      ) : null}
+      {clamp.openingMm.value < stackMm ? (
+        <Notice
+          kind="stop"
+          title={`The stack is ${length(stackMm)} high, and a ${clamp.label} opens ${length(clamp.openingMm.value)}.`}
+        >
+          Take a clamp that opens wider, or lower cauls with a bow.
         </Notice>
       ) : null}
       {layout.outOfReach > 0 ? (
@@ -148,6 +157,18 @@ export function PlanBody({
             value={`${(layout.forcePerClampN / 1000).toFixed(1)} kN`}
             source={describeSource(clamp.forceN.source)}
           />
+          {plan.bagKPa === undefined ? null : (
+            <Row
+              title="In the vacuum bag instead"
+              detail={
+                plan.bagKPa >= plan.targetKPa
+                  ? 'Enough for this glue, and even everywhere; no clamps are needed'
+                  : `Even everywhere, but less than the ${plan.targetKPa} kPa that this glue wants`
+              }
+              value={`${plan.bagKPa} kPa`}
+              source={describeSource(clampById('vacuum').forceN.source)}
+            />
+          )}
           <Row
             title="Rule of three"
             detail={`${SECTION.clamps.value} clamps per ${SECTION.lengthMm.value} mm would be ${layout.practiceClamps}`}

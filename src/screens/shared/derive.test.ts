@@ -1,10 +1,11 @@
 import { tasksFor } from '@/core/bench';
 import type { BlendPlan } from '@/core/colour';
 import type { Point } from '@/core/geometry';
+import type { PlacedLayout } from '@/core/press';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece } from '@/records/defaults';
 import type { Bodies, Damage, Face, Kind, Piece, Shop, Stored } from '@/records/types';
 import { caseOf, methodOf, rankingOf } from './deciding';
-import { patchFor, pressPlan, resourcesOf, sandingOf, workOf } from './derive';
+import { BLOCK_MM, patchFor, pressPlan, resourcesOf, sandingOf, workOf } from './derive';
 import { around, attempt, boardOf, contentOf, damageLabel, frameOf, surveyed, viewOf } from './surveying';
 import { trailOf } from './nextStep';
 
@@ -140,6 +141,36 @@ describe('press, patch, sanding', () => {
     const empty: Shop = { ...DEFAULT_SHOP, clamps: [] };
     const result = pressPlan(piece, 'floodAndPress', lifted, survey, empty);
     expect(result.ok ? '' : result.problem).toContain('nothing holds the veneer down');
+  });
+
+  test('what was placed by hand is counted, with the shop’s own force, over the rule’s layout', () => {
+    const placed: PlacedLayout = {
+      cauls: [{ from: [150, 20], to: [350, 20], widthMm: 60, heightMm: 45, camberMm: 1.5 }],
+      clamps: [
+        { at: [200, 20], clamp: 'deepC', forceN: 1000 },
+        { at: [300, 20], clamp: 'pipe', forceN: 1000 },
+        { at: [300, 120], clamp: 'pipe', forceN: 1000 },
+      ],
+    };
+    const shop: Shop = { ...DEFAULT_SHOP, clamps: [{ id: 'deepC', count: 2, forceN: 1700 }, { id: 'pipe', count: 1 }] }; // prettier-ignore
+    const plan = ok(pressPlan(piece, 'floodAndPress', { ...lifted, glue: { placed } }, survey, shop));
+    expect(plan).toMatchObject({ byRule: false, owned: 3, clampWords: 'Deep C-clamp and Pipe or bar clamp' });
+    expect(plan.clamp.forceN.value).toBe(1700);
+    // Two pipe clamps are asked for and one is there; one of them stands 120 mm in, and it reaches 45.
+    expect(plan.layout).toMatchObject({ stages: 2, outOfReach: 1, clampGivesN: 1000 });
+    expect(plan.layout.footprints).toHaveLength(3);
+    expect(plan.overBoardMm).toBe(18 + 45 + BLOCK_MM);
+    const none = pressPlan(piece, 'floodAndPress', { ...lifted, glue: { placed: { ...placed, clamps: [] } } }, survey, shop); // prettier-ignore
+    expect(none.ok ? '' : none.problem).toContain('nothing holds it down');
+  });
+
+  test('a pace that was timed changes how long laying takes; a vacuum bag is named where there is one', () => {
+    const slow: Shop = { ...DEFAULT_SHOP, pace: { spreadMinPer100Cm2: 4, secondsPerClamp: 120 }, clamps: [...DEFAULT_SHOP.clamps, { id: 'vacuum', count: 1 }] }; // prettier-ignore
+    const [usual, own] = [DEFAULT_SHOP, slow].map((s) =>
+      ok(pressPlan(piece, 'floodAndPress', lifted, survey, s)),
+    );
+    expect((own?.layingMin ?? 0) / (usual?.layingMin ?? 1)).toBeCloseTo(4, 9);
+    expect([usual?.bagKPa, own?.bagKPa]).toEqual([undefined, 80]);
   });
 
   test('a cold shop gives a plan without times', () => {

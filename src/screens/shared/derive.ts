@@ -39,6 +39,12 @@ export type PressPlan = {
   adhesive: Adhesive;
   why: string;
   clamp: ClampKind;
+  /** The kinds in use. */
+  clampWords: string;
+  /** What the jaws go round beside the panel: block, platen and caul. */
+  overBoardMm: number;
+  /** What the shop's vacuum bag gives, if it has one. */
+  bagKPa?: number;
   owned: number;
   layout: PressLayout;
   /** Where each clamp and caul stands: as the user or the search placed it, or by the rule. */
@@ -74,6 +80,9 @@ export function clampOf(id: ClampKind['id'], shop: Shop): ClampKind {
   return own === undefined ? kind : { ...kind, forceN: sourced(own, measured('your own clamp')) };
 }
 
+/** A block under the other jaw. mm; common practice. */
+export const BLOCK_MM = 20;
+
 /** Glue and press for a damage whose method is glued. */
 export function pressPlan(
   piece: Piece,
@@ -94,7 +103,9 @@ export function pressPlan(
       face,
       owned.map((o) => o.kind),
     );
-    const clamp = damage.glue.clamp ? clampOf(damage.glue.clamp, shop) : suggestedClamp;
+    const own = damage.glue.placed;
+    const kinds = [...new Set(own?.clamps.map((c) => c.clamp))].map((id) => clampOf(id, shop));
+    const clamp = kinds[0] ?? (damage.glue.clamp ? clampOf(damage.glue.clamp, shop) : suggestedClamp);
     if (!clamp)
       throw new RangeError(
         'There are no clamps in the shop, so nothing holds the veneer down. Enter the clamps you own.',
@@ -105,7 +116,8 @@ export function pressPlan(
       heightMm: damage.glue.caulHeightMm ?? shop.caulHeightMm,
     };
     const platenMm = damage.glue.platenMm ?? shop.platenMm;
-    const count = owned.find((o) => o.kind.id === clamp.id)?.count ?? 0;
+    const countOf = (id: ClampKind['id']): number => owned.find((o) => o.kind.id === id)?.count ?? 0;
+    const count = kinds.length > 0 ? kinds.reduce((s, k) => s + countOf(k.id), 0) : countOf(clamp.id);
     const input: PressInput = {
       loose: outline,
       face,
@@ -116,11 +128,10 @@ export function pressPlan(
       targetKPa,
     };
     const rule = pressLayout(input);
-    const own = damage.glue.placed;
     const layout = own
       ? placedLayout(rule, input, own, (id) => ({
           kind: clampOf(id, shop),
-          count: owned.find((o) => o.kind.id === id)?.count ?? 0,
+          count: countOf(id),
         }))
       : rule;
     const pace = shop.pace ?? COMMON_PACE;
@@ -129,6 +140,11 @@ export function pressPlan(
       adhesive,
       why: suggested.why,
       clamp,
+      clampWords: (kinds.length > 0 ? kinds : [clamp]).map((k) => k.label).join(' and '),
+      overBoardMm: platenMm + (own?.cauls[0]?.heightMm ?? caul.heightMm) + BLOCK_MM,
+      ...(shop.clamps.some((c) => c.id === 'vacuum' && c.count > 0)
+        ? { bagKPa: clampOf('vacuum', shop).forceN.value }
+        : {}),
       owned: count,
       layout,
       placed: own ?? {
