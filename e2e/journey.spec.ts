@@ -107,7 +107,7 @@ test('the whole job: from a photo to the finished record, out to a file and into
   await test.step('5. glue and press', async () => {
     await expect(page.getByText('Under pressure')).toBeVisible();
     await expect(page.getByText('1. Two of water to one of glue')).toBeVisible();
-    await expect(page.getByRole('img', { name: /^Section through the stack/ })).toBeVisible();
+    await expect(page.getByRole('group', { name: /^Section through the stack/ })).toBeVisible();
     await page.getByRole('button', { name: /^Clamps stay on/ }).click();
     await expect(page.getByText(/hide glue: clamps at least 1 h/)).toBeVisible();
   });
