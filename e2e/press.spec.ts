@@ -66,6 +66,7 @@ test('clamps are arranged, dragged and counted; the stack is dragged; the layout
   await expect(page.getByRole('button', { name: /^Well pressed: 100 %/ })).toBeVisible();
   const arranged = page.getByText(/caul.*, platen/);
   const words = await arranged.textContent();
+  await expect.poll(async () => (await storedTexts(page, 'damage/lectern-1')).join()).toContain('"placed"');
   await page.reload();
   await expect(arranged).toHaveText(words ?? '', { timeout: 20_000 });
   await page.getByRole('radio', { name: 'Drag on the plan' }).click();
@@ -93,6 +94,9 @@ test('an opening deeper than the veneer is wide is refused; awkward shapes have 
   const opening = page.getByRole('textbox', { name: 'Opening at the mouth' });
   await opening.fill('90');
   await opening.press('Enter');
+  await expect
+    .poll(async () => (await storedTexts(page, 'damage/lectern-1')).join())
+    .toContain('"openingMm":90');
   await page.goto('/damage/lectern-1/press');
   await expect(page.getByText('That opening cannot be')).toBeVisible({ timeout: 20_000 });
   await page.getByRole('button', { name: 'Flood it, step by step' }).click();
