@@ -6,7 +6,8 @@ import { clampById } from '@/core/press';
 import { DEFAULT_SHOP, type Shop } from '@/records';
 import { ToastHost } from '@/ui';
 import { BoardsSection, ClampsSection, PaceFields } from './shop/PressKit';
-import { CaseSide, CuppedBoard, EdgeVeneer, HalfRound, Hammer, RoundTop } from './special/cases';
+import { CaseSide, CuppedBoard, Hammer } from './special/boards';
+import { EdgeVeneer, HalfRound, RoundTop } from './special/rims';
 
 const figure = (label: string): string => {
   const found = screen.getAllByRole('button', { name: new RegExp(`^${label}:`) })[0];

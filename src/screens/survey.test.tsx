@@ -253,6 +253,7 @@ describe('pressure in words', () => {
     directionDeg: 0,
     bed: {
       stiffnessMPaPerMm: 20,
+      acrossMPa: 360,
       stiffnessSource: { kind: 'practice' },
       crushingKPa: 3000,
       crushingSource: { kind: 'practice' },

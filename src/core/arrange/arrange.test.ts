@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { pressField } from '../field';
 import type { Polygon } from '../geometry';
+import { candidatesFor, UNIT_FORCE_N } from './candidates';
 import { arrange, type ArrangeInput, type Arrangement } from '.';
 
 const box = (x: number, y: number, w: number, h: number): Polygon => [[x, y], [x + w, y], [x + w, y + h], [x, y + h]]; // prettier-ignore
@@ -114,4 +115,21 @@ test('stops when it is cancelled, and tells how far it is', async () => {
   });
   await expect(run).rejects.toThrow();
   expect(seen.length).toBeLessThan(8);
+});
+
+test('no caul is asked for more bow than is planed: a sixtieth of its length', () => {
+  const input = job({
+    panel: { widthMm: 930, heightMm: 75 },
+    region: box(15, 0, 900, 60),
+    clamps: [{ id: 'f', count: 6, forceN: 9000, reachMm: 100 }],
+  });
+  const bowed = candidatesFor(2, { widthMm: 45, heightMm: 60, modulusMPa: 11_000 }, input).filter((c) =>
+    c.cauls.some((b) => b.camberMm > 0),
+  );
+  expect(bowed.length).toBeGreaterThan(0);
+  for (const c of bowed)
+    for (const b of c.cauls)
+      expect((b.camberMm * c.mostForceN) / UNIT_FORCE_N).toBeLessThanOrEqual(
+        (b.to[0] - b.from[0]) / 60 + 1e-9,
+      );
 });

@@ -197,7 +197,13 @@ async function search(
 const kN = (n: number): string => `${(n / 1000).toFixed(1)} kN`;
 
 /** What stands between these clamps and boards and the target: force, reach, boards or number, each tried out. */
-async function missingFor(input: ArrangeInput, job: JobContext, most: number): Promise<string[]> {
+async function missingFor(
+  input: ArrangeInput,
+  { signal, pause }: JobContext,
+  most: number,
+): Promise<string[]> {
+  // These searches come after the one whose progress is shown.
+  const quiet: JobContext = { ...(signal ? { signal } : {}), ...(pause ? { pause } : {}) };
   const { region, face, target } = input;
   const owned = input.clamps.filter((c) => c.count > 0);
   const needN = (areaOf(region) * target.leastKPa) / 1000;
@@ -217,7 +223,7 @@ async function missingFor(input: ArrangeInput, job: JobContext, most: number): P
       `The area needs ${kN(needN)} at least; the clamps that reach its middle give ${kN(gives)} together.`,
     );
   const whatIf = async (words: string, changed: Partial<ArrangeInput>, upTo = most): Promise<void> => {
-    const { best } = await search({ ...input, ...changed }, job, upTo);
+    const { best } = await search({ ...input, ...changed }, quiet, upTo);
     if (best?.reached) said.push(`${words}: ${best.arrangement.clamps.length} clamps would do.`);
   };
   const thick = Math.max(...input.platens.map((p) => p.thicknessMm));
@@ -257,8 +263,7 @@ export async function arrange(input: ArrangeInput, job: JobContext = {}): Promis
   const { best, tried } = most > 0 ? await search(input, job, most) : { best: undefined, tried: 0 };
   const chosen = own && (!best || !better(best, own)) ? own : best;
   if (!chosen) {
-    const [why = 'No layout was found.'] = await missingFor(input, {}, most);
-    throw new RangeError(why);
+    throw new RangeError((await missingFor(input, job, most)).join(' '));
   }
   const missing = chosen.reached ? [] : await missingFor(input, job, most);
   const { leastKPa, meanKPa, greatestKPa, coverage } = chosen.field;

@@ -14,7 +14,7 @@ const INSETS = [0.5, 0.3, 0.12];
 export type Candidate = {
   cauls: CaulInput[];
   clamps: PlacedClamp[];
-  /** The most that each clamp can give, N: that of the weakest kind in use. */
+  /** The most that each clamp can give, N: that of the weakest kind in use, or what a bow that is still planed asks for. */
   mostForceN: number;
 };
 type Section = ArrangeInput['cauls'][number];
@@ -99,7 +99,8 @@ export function candidatesFor(count: number, section: Section, input: ArrangeInp
       found.push({ cauls: straight, clamps: named, mostForceN });
       const pairs = counts.every((c) => c === 2) && inset === INSETS[INSETS.length - 1];
       const bowed = pairs ? bow(straight, stretches) : undefined;
-      if (bowed) found.push({ cauls: bowed, clamps: named, mostForceN });
+      if (bowed)
+        found.push({ cauls: bowed, clamps: named, mostForceN: Math.min(mostForceN, planedUpToN(bowed)) });
     }
   }
   return found;
@@ -135,6 +136,11 @@ function crossBars(
     return [{ cauls, clamps, mostForceN: Math.min(...kinds.map((k) => k.forceN)) }];
   });
 }
+
+/** The bow grows with the force; beyond this one the caul is too slender for it. N. */
+const planedUpToN = (bowed: readonly CaulInput[]): number =>
+  UNIT_FORCE_N *
+  Math.min(...bowed.map((c) => ((c.to[0] - c.from[0]) * MOST_CAMBER_SHARE) / Math.max(c.camberMm, 1e-9)));
 
 /** The same cauls with the bow that spreads two end clamps of the unit force evenly; nothing where that is no longer planed. */
 function bow(cauls: readonly CaulInput[], rows: readonly RowOf[]): CaulInput[] | undefined {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { pressField } from '../field';
-import { bandPullN, caseProps, clampSpacingMm, flattenCup, halfRoundEars, hammerPlan, midShare, padded, roundBlocks, thickestStripMm } from '.'; // prettier-ignore
+import { bandPullN, caseProps, clampSpacingMm, edgeClamps, flattenCup, halfRoundEars, hammerPlan, midShare, padded, roundBlocks, thickestStripMm } from '.'; // prettier-ignore
 
 describe('edge veneer', () => {
   test('the thickest strip by hand: 0.4 % round 125 mm is about 1 mm', () => {
@@ -49,6 +49,16 @@ describe('edge veneer', () => {
   test('a pad in series by hand: 30 and 5 MPa/mm give 4.29; none leaves the wood as it is', () => {
     expect(padded(30, 'cork')).toBeCloseTo(30 / 7, 9);
     expect(padded(30, 'none')).toBe(30);
+  });
+
+  test('clamps on an edge by hand: 1000 N carry 250 kPa over 200 mm of a 20 mm edge; a slack strip wants them closer', () => {
+    const job = { lengthMm: 600, widthMm: 20, targetKPa: 250, forceN: 1000 };
+    const stiff = { thicknessMm: 150, modulusMPa: 200_000, stiffnessMPaPerMm: 1 };
+    expect(edgeClamps(stiff, job)).toEqual({ apartMm: 200, count: 3, setBy: 'force' });
+    const slack = edgeClamps({ thicknessMm: 3, modulusMPa: 350, stiffnessMPaPerMm: 5 }, job);
+    expect(slack.setBy).toBe('strip');
+    expect(slack.count).toBe(Math.ceil(600 / slack.apartMm));
+    expect(() => edgeClamps(stiff, { ...job, widthMm: 0 })).toThrow('The width of the edge is 0 mm');
   });
 
   test('a band by hand: 100 kPa round 300 mm with 25 mm takes 750 N', () => {

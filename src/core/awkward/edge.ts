@@ -114,6 +114,33 @@ export function clampSpacingMm(input: SpacingInput, least = 0.6): number {
 }
 
 /**
+ * Clamps along an edge: no farther apart than the strip spreads them, nor than their force carries the pressure wanted.
+ *
+ * @param widthMm of the edge that is pressed
+ * @param forceN that each clamp gives
+ */
+export function edgeClamps(
+  strip: SpacingInput,
+  {
+    lengthMm,
+    widthMm,
+    targetKPa,
+    forceN,
+  }: { lengthMm: number; widthMm: number; targetKPa: number; forceN: number },
+): { apartMm: number; count: number; setBy: 'strip' | 'force' } {
+  assertRange('The width of the edge', widthMm, 'mm', 1, 500);
+  assertRange('The pressure', targetKPa, 'kPa', 1, 5000);
+  const byStrip = clampSpacingMm(strip);
+  const byForce = (1000 * forceN) / (targetKPa * widthMm);
+  const apartMm = Math.min(byStrip, byForce);
+  return {
+    apartMm,
+    count: Math.max(2, Math.ceil(lengthMm / apartMm)),
+    setBy: byStrip < byForce ? 'strip' : 'force',
+  };
+}
+
+/**
  * Pull of a band round a rim: pressure × radius × width of the band.
  *
  * @source thin ring under inner pressure, any table of strength of materials

@@ -4,6 +4,8 @@ import { OTHER_WOOD, SPECIES } from '../wood';
 /** Stiffness and crushing limit of what a platen presses on. */
 export type Bed = {
   stiffnessMPaPerMm: number;
+  /** Stiffness of its wood across the grain. MPa. */
+  acrossMPa: number;
   stiffnessSource: Source;
   /** Beyond this the wood is dented for good. kPa. */
   crushingKPa: number;
@@ -39,6 +41,7 @@ export function bedOf(speciesId: string, boardMm: number): Bed {
   const known = wood?.crushingMPa;
   return {
     stiffnessMPaPerMm: stiffnessMPa / boardMm,
+    acrossMPa: stiffnessMPa,
     stiffnessSource: memory(
       'stiffness across the grain taken as a twentieth of that along it, over the thickness of the panel',
     ),

@@ -11,7 +11,8 @@ import { Page } from '../shared/Page';
 import { attempt, damageLabel, surveyed } from '../shared/surveying';
 import { TrailList } from '../shared/Trail';
 import { useDamageView } from '../shared/usePiece';
-import { CaseSide, CuppedBoard, EdgeVeneer, HalfRound, Hammer, RoundTop } from './cases';
+import { CaseSide, CuppedBoard, Hammer } from './boards';
+import { EdgeVeneer, HalfRound, RoundTop } from './rims';
 
 const CASES = {
   edge: 'Veneer on an edge, or a narrow strip',
@@ -87,7 +88,7 @@ export function SpecialScreen() {
           lengthMm={Math.round(Math.max(sizes.widthMm, sizes.heightMm))}
           widthMm={Math.round(Math.min(sizes.widthMm, sizes.heightMm))}
           boardMm={boardMm}
-          acrossMPa={bed.stiffnessMPaPerMm * boardMm}
+          acrossMPa={bed.acrossMPa}
         />
       ) : null}
       {which === 'case' ? (
