@@ -121,6 +121,7 @@ test('no caul is asked for more bow than is planed: a sixtieth of its length', (
   const input = job({
     panel: { widthMm: 930, heightMm: 75 },
     region: box(15, 0, 900, 60),
+    face: box(-100, 0, 1200, 450),
     clamps: [{ id: 'f', count: 6, forceN: 9000, reachMm: 100 }],
   });
   const bowed = candidatesFor(2, { widthMm: 45, heightMm: 60, modulusMPa: 11_000 }, input).filter((c) =>
