@@ -7,120 +7,182 @@ export type Solver = (b: Float64Array) => Float64Array;
 type Factor = { front: Front; lower: Float64Array };
 
 /**
- * Eliminates the first `own` unknowns of a front, in place of its lower triangle, row by row.
+ * One row of a front: its entries left of column `upto`, by the rows above.
  *
- * Indices run inside the arrays, which the loops below are sure of; `!` keeps them free of branches.
- *
- * @returns rows of `own` entries for every unknown, and what is left for the rim (lower triangle)
- * @throws RangeError when the matrix is not positive definite: something in it is held by nothing
+ * Indices here and below run inside the arrays, which the loops are sure of; `!` keeps them free of branches.
  */
-function eliminate(
-  full: Float64Array,
-  own: number,
-  size: number,
-): { lower: Float64Array; rest: Float64Array } {
-  const lower = new Float64Array(size * own);
-  for (let i = 0; i < size; i++) {
-    const [from, to] = [i * size, i * own];
-    for (let j = 0; j < own; j++) lower[to + j] = full[from + j]!;
+function solveRow(lower: Float64Array, own: number, row: number, upto: number): void {
+  for (let k = 0; k < upto; k++) {
+    let s = lower[row + k]!;
+    for (let j = 0; j < k; j++) s -= lower[row + j]! * lower[k * own + j]!;
+    lower[row + k] = s / lower[k * own + k]!;
   }
-  for (let i = 0; i < own; i++) {
-    const row = i * own;
-    for (let k = 0; k <= i; k++) {
-      const other = k * own;
-      let s = lower[row + k]!;
-      for (let j = 0; j < k; j++) s -= lower[row + j]! * lower[other + j]!;
-      if (k < i) lower[row + k] = s / lower[other + k]!;
-      else {
-        if (!(s > 0)) throw new RangeError('Something here is held by nothing: the plate would float away.');
-        lower[row + k] = Math.sqrt(s);
-      }
+}
+
+/** Four rows that follow each other at once, two columns at a time: each number read serves two or four products. */
+function solveFourRows(lower: Float64Array, own: number, first: number, upto: number): void {
+  const a = first;
+  const b = a + own;
+  const c = b + own;
+  const d = c + own;
+  let k = 0;
+  for (; k + 1 < upto; k += 2) {
+    const y = k * own;
+    const z = y + own;
+    let a0 = lower[a + k]!;
+    let a1 = lower[a + k + 1]!;
+    let b0 = lower[b + k]!;
+    let b1 = lower[b + k + 1]!;
+    let c0 = lower[c + k]!;
+    let c1 = lower[c + k + 1]!;
+    let d0 = lower[d + k]!;
+    let d1 = lower[d + k + 1]!;
+    for (let j = 0; j < k; j++) {
+      const u = lower[y + j]!;
+      const v = lower[z + j]!;
+      let w = lower[a + j]!;
+      a0 -= w * u;
+      a1 -= w * v;
+      w = lower[b + j]!;
+      b0 -= w * u;
+      b1 -= w * v;
+      w = lower[c + j]!;
+      c0 -= w * u;
+      c1 -= w * v;
+      w = lower[d + j]!;
+      d0 -= w * u;
+      d1 -= w * v;
     }
+    const by = 1 / lower[y + k]!;
+    const off = lower[z + k]!;
+    const next = 1 / lower[z + k + 1]!;
+    a0 *= by;
+    b0 *= by;
+    c0 *= by;
+    d0 *= by;
+    lower[a + k] = a0;
+    lower[b + k] = b0;
+    lower[c + k] = c0;
+    lower[d + k] = d0;
+    lower[a + k + 1] = (a1 - a0 * off) * next;
+    lower[b + k + 1] = (b1 - b0 * off) * next;
+    lower[c + k + 1] = (c1 - c0 * off) * next;
+    lower[d + k + 1] = (d1 - d0 * off) * next;
   }
-  const left = size - own;
-  // Four rows of the rim at a time against each eliminated row: one number read serves four.
-  let i = own;
-  for (; i + 3 < size; i += 4) {
-    const [a, b, c, d] = [i * own, (i + 1) * own, (i + 2) * own, (i + 3) * own];
-    for (let k = 0; k < own; k++) {
-      const other = k * own;
-      let s0 = lower[a + k]!;
-      let s1 = lower[b + k]!;
-      let s2 = lower[c + k]!;
-      let s3 = lower[d + k]!;
-      for (let j = 0; j < k; j++) {
-        const z = lower[other + j]!;
-        s0 -= lower[a + j]! * z;
-        s1 -= lower[b + j]! * z;
-        s2 -= lower[c + j]! * z;
-        s3 -= lower[d + j]! * z;
-      }
-      const by = 1 / lower[other + k]!;
-      lower[a + k] = s0 * by;
-      lower[b + k] = s1 * by;
-      lower[c + k] = s2 * by;
-      lower[d + k] = s3 * by;
-    }
+  if (k === upto) return;
+  for (let row = a; row <= d; row += own) {
+    let s = lower[row + k]!;
+    for (let j = 0; j < k; j++) s -= lower[row + j]! * lower[k * own + j]!;
+    lower[row + k] = s / lower[k * own + k]!;
   }
-  for (; i < size; i++) {
-    const row = i * own;
-    for (let k = 0; k < own; k++) {
-      let s = lower[row + k]!;
-      for (let j = 0; j < k; j++) s -= lower[row + j]! * lower[k * own + j]!;
-      lower[row + k] = s / lower[k * own + k]!;
-    }
-  }
-  const rest = new Float64Array(left * left);
-  // Two rows against four columns; the few entries above the diagonal that come along are not read again.
-  for (let r = 0; r < left; r += 2) {
-    const two = r + 1 < left;
-    const [a, b] = [(own + r) * own, (own + (two ? r + 1 : r)) * own];
-    const [fromA, fromB] = [(own + r) * size + own, (own + r + 1) * size + own];
-    const end = two ? r + 1 : r;
-    for (let k = 0; k <= end; k += 4) {
-      const c0 = (own + k) * own;
-      const c1 = (own + Math.min(k + 1, left - 1)) * own;
-      const c2 = (own + Math.min(k + 2, left - 1)) * own;
-      const c3 = (own + Math.min(k + 3, left - 1)) * own;
-      let p0 = 0;
-      let p1 = 0;
-      let p2 = 0;
-      let p3 = 0;
-      let q0 = 0;
-      let q1 = 0;
-      let q2 = 0;
-      let q3 = 0;
+}
+
+/** Takes what the eliminated rows weigh from the rim: rest −= L Lᵀ, lower triangle, four rows against four. */
+function takeFromRim(lower: Float64Array, rest: Float64Array, own: number, left: number): void {
+  let r = 0;
+  for (; r + 3 < left; r += 4) {
+    const a = (own + r) * own;
+    const b = a + own;
+    const c = b + own;
+    const d = c + own;
+    for (let k = 0; k <= r; k += 4) {
+      const e = (own + k) * own;
+      const f = e + own;
+      const g = f + own;
+      const h = g + own;
+      let [ae, af, ag, ah, be, bf, bg, bh] = [0, 0, 0, 0, 0, 0, 0, 0];
+      let [ce, cf, cg, ch, de, df, dg, dh] = [0, 0, 0, 0, 0, 0, 0, 0];
       for (let j = 0; j < own; j++) {
         const u = lower[a + j]!;
         const v = lower[b + j]!;
-        const w0 = lower[c0 + j]!;
-        const w1 = lower[c1 + j]!;
-        const w2 = lower[c2 + j]!;
-        const w3 = lower[c3 + j]!;
-        p0 += u * w0;
-        p1 += u * w1;
-        p2 += u * w2;
-        p3 += u * w3;
-        q0 += v * w0;
-        q1 += v * w1;
-        q2 += v * w2;
-        q3 += v * w3;
+        const w = lower[c + j]!;
+        const x = lower[d + j]!;
+        let z = lower[e + j]!;
+        ae += u * z;
+        be += v * z;
+        ce += w * z;
+        de += x * z;
+        z = lower[f + j]!;
+        af += u * z;
+        bf += v * z;
+        cf += w * z;
+        df += x * z;
+        z = lower[g + j]!;
+        ag += u * z;
+        bg += v * z;
+        cg += w * z;
+        dg += x * z;
+        z = lower[h + j]!;
+        ah += u * z;
+        bh += v * z;
+        ch += w * z;
+        dh += x * z;
       }
-      const many = Math.min(4, left - k);
-      const at = r * left + k;
-      rest[at] = full[fromA + k]! - p0;
-      if (many > 1) rest[at + 1] = full[fromA + k + 1]! - p1;
-      if (many > 2) rest[at + 2] = full[fromA + k + 2]! - p2;
-      if (many > 3) rest[at + 3] = full[fromA + k + 3]! - p3;
-      if (!two) continue;
-      const below = at + left;
-      rest[below] = full[fromB + k]! - q0;
-      if (many > 1) rest[below + 1] = full[fromB + k + 1]! - q1;
-      if (many > 2) rest[below + 2] = full[fromB + k + 2]! - q2;
-      if (many > 3) rest[below + 3] = full[fromB + k + 3]! - q3;
+      // The few entries above the diagonal that come along are not read again.
+      let at = r * left + k;
+      rest[at] = rest[at]! - ae;
+      rest[at + 1] = rest[at + 1]! - af;
+      rest[at + 2] = rest[at + 2]! - ag;
+      rest[at + 3] = rest[at + 3]! - ah;
+      at += left;
+      rest[at] = rest[at]! - be;
+      rest[at + 1] = rest[at + 1]! - bf;
+      rest[at + 2] = rest[at + 2]! - bg;
+      rest[at + 3] = rest[at + 3]! - bh;
+      at += left;
+      rest[at] = rest[at]! - ce;
+      rest[at + 1] = rest[at + 1]! - cf;
+      rest[at + 2] = rest[at + 2]! - cg;
+      rest[at + 3] = rest[at + 3]! - ch;
+      at += left;
+      rest[at] = rest[at]! - de;
+      rest[at + 1] = rest[at + 1]! - df;
+      rest[at + 2] = rest[at + 2]! - dg;
+      rest[at + 3] = rest[at + 3]! - dh;
     }
   }
-  return { lower, rest };
+  for (; r < left; r++) {
+    const row = (own + r) * own;
+    for (let k = 0; k <= r; k++) {
+      const other = (own + k) * own;
+      let s = 0;
+      for (let j = 0; j < own; j++) s += lower[row + j]! * lower[other + j]!;
+      rest[r * left + k] = rest[r * left + k]! - s;
+    }
+  }
+}
+
+/**
+ * Eliminates the own unknowns of a front, in place.
+ *
+ * @param lower rows of `own` entries for every unknown of the front, own ones first
+ * @param rest lower triangle for the `left` unknowns of the rim, row by row
+ * @throws RangeError when the matrix is not positive definite: something in it is held by nothing
+ */
+function eliminate({ lower, rest }: Known, own: number, left: number): void {
+  for (let first = 0; first < own; first += 4) {
+    const many = Math.min(4, own - first);
+    if (many === 4) solveFourRows(lower, own, first * own, first);
+    for (let i = first; i < first + many; i++) {
+      const row = i * own;
+      if (many < 4) solveRow(lower, own, row, first);
+      for (let k = first; k <= i; k++) {
+        const other = k * own;
+        let s = lower[row + k]!;
+        for (let j = 0; j < k; j++) s -= lower[row + j]! * lower[other + j]!;
+        if (k < i) lower[row + k] = s / lower[other + k]!;
+        else {
+          if (!(s > 0))
+            throw new RangeError('Something here is held by nothing: the plate would float away.');
+          lower[row + k] = Math.sqrt(s);
+        }
+      }
+    }
+  }
+  let i = own;
+  for (; i + 3 < own + left; i += 4) solveFourRows(lower, own, i * own, own);
+  for (; i < own + left; i++) solveRow(lower, own, i * own, own);
+  takeFromRim(lower, rest, own, left);
 }
 
 type Known = { lower: Float64Array; rest: Float64Array };
@@ -147,34 +209,46 @@ export function elimination({ size: n, start, column }: Frozen, root: Front): (s
 
   const gather = (front: Front, { value, extra }: Step): Known => {
     const own = front.own.length;
-    const size = own + front.rim.length;
-    const full = new Float64Array(size * size);
-    front.own.forEach((v, i) => (local[v] = i + 1));
-    front.rim.forEach((v, i) => (local[v] = own + i + 1));
+    const left = front.rim.length;
+    const lower = new Float64Array((own + left) * own);
+    const rest = new Float64Array(left * left);
+    for (let i = 0; i < own; i++) local[front.own[i]!] = i + 1;
+    for (let i = 0; i < left; i++) local[front.rim[i]!] = own + i + 1;
     for (let i = 0; i < own; i++) {
       const v = front.own[i]!;
       for (let p = start[v]!; p < start[v + 1]!; p++) {
         const at = local[column[p]!]! - 1;
-        if (at >= i) full[at * size + i] = full[at * size + i]! + value[p]!;
+        if (at >= i) lower[at * own + i] = lower[at * own + i]! + value[p]!;
       }
-      full[i * size + i] = full[i * size + i]! + extra[v]!;
+      lower[i * own + i] = lower[i * own + i]! + extra[v]!;
     }
     for (const child of front.children) {
-      const { rest } = known.get(child)!;
+      const handed = known.get(child)!.rest;
       const width = child.rim.length;
+      // In the order of elimination, as the parent's own and rim are: places only grow, and the parent's own come first.
       const places = Int32Array.from(child.rim, (v) => local[v]! - 1);
+      let mine = 0;
+      while (mine < width && places[mine]! < own) mine++;
       for (let i = 0; i < width; i++) {
+        const from = i * width;
         const pi = places[i]!;
-        for (let k = 0; k <= i; k++) {
-          const pk = places[k]!;
-          const at = pi >= pk ? pi * size + pk : pk * size + pi;
-          full[at] = full[at]! + rest[i * width + k]!;
+        const inLower = pi * own;
+        const inRest = (pi - own) * left - own;
+        const end = Math.min(i + 1, mine);
+        for (let k = 0; k < end; k++) {
+          const at = inLower + places[k]!;
+          lower[at] = lower[at]! + handed[from + k]!;
+        }
+        for (let k = mine; k <= i; k++) {
+          const at = inRest + places[k]!;
+          rest[at] = rest[at]! + handed[from + k]!;
         }
       }
     }
-    front.own.forEach((v) => (local[v] = 0));
-    front.rim.forEach((v) => (local[v] = 0));
-    return eliminate(full, own, size);
+    for (let i = 0; i < own; i++) local[front.own[i]!] = 0;
+    for (let i = 0; i < left; i++) local[front.rim[i]!] = 0;
+    eliminate({ lower, rest }, own, left);
+    return { lower, rest };
   };
 
   return (step) => {
