@@ -226,7 +226,8 @@ export function elimination({ size: n, start, column }: Frozen, root: Front): (s
       const handed = known.get(child)!.rest;
       const width = child.rim.length;
       // In the order of elimination, as the parent's own and rim are: places only grow, and the parent's own come first.
-      const places = Int32Array.from(child.rim, (v) => local[v]! - 1);
+      const places = new Int32Array(width);
+      for (let i = 0; i < width; i++) places[i] = local[child.rim[i]!]! - 1;
       let mine = 0;
       while (mine < width && places[mine]! < own) mine++;
       for (let i = 0; i < width; i++) {

@@ -1,5 +1,5 @@
 import type { Point } from '../geometry';
-import { symmetric, type Frozen } from './sparse';
+import { stencil, symmetric, type Frozen } from './sparse';
 
 export type Grid = { columns: number; rows: number; dx: number; dy: number };
 
@@ -91,34 +91,32 @@ export function modelOf({ panel, platen, cauls, clamps }: PlateInput, gridMm: nu
   const y = new Float64Array(size);
   const area = new Float64Array(nodes);
   const bending = symmetric(size, columns, nodes);
-  const node = (i: number, j: number): number => j * columns + i;
+  const { poisson } = platen;
+  const across = [[-1, 0], [0, 0], [1, 0]] as const; // prettier-ignore
+  const down = [[0, -1], [0, 0], [0, 1]] as const; // prettier-ignore
+  const xx = [1 / dx ** 2, -2 / dx ** 2, 1 / dx ** 2];
+  const yy = [1 / dy ** 2, -2 / dy ** 2, 1 / dy ** 2];
+  const corners = [[0, 0], [1, 0], [0, 1], [1, 1]] as const; // prettier-ignore
+  const twist = stencil(columns, corners, [1, -1, -1, 1]);
+  const alongX = stencil(columns, across, xx);
+  const alongY = stencil(columns, down, yy);
+  const both = stencil(columns, [...across, ...down], [...xx, ...yy]);
   for (let j = 0; j < rows; j++) {
     for (let i = 0; i < columns; i++) {
-      const n = node(i, j);
+      const n = j * columns + i;
       x[n] = i * dx;
       y[n] = j * dy;
       const [edgeX, edgeY] = [i === 0 || i === columns - 1, j === 0 || j === rows - 1];
       const a = dx * dy * (edgeX ? 0.5 : 1) * (edgeY ? 0.5 : 1);
       area[n] = a;
-      const xx = [1 / dx ** 2, -2 / dx ** 2, 1 / dx ** 2];
-      const yy = [1 / dy ** 2, -2 / dy ** 2, 1 / dy ** 2];
-      const alongX = [node(i - 1, j), n, node(i + 1, j)];
-      const alongY = [node(i, j - 1), n, node(i, j + 1)];
-      const { poisson } = platen;
       if (!edgeX && !edgeY) {
-        bending.addSquare(alongX, xx, rigidity * (1 - poisson) * a);
-        bending.addSquare(alongY, yy, rigidity * (1 - poisson) * a);
-        bending.addSquare([...alongX, ...alongY], [...xx, ...yy], rigidity * poisson * a);
-      } else if (!edgeX) bending.addSquare(alongX, xx, rigidity * (1 - poisson ** 2) * a);
-      else if (!edgeY) bending.addSquare(alongY, yy, rigidity * (1 - poisson ** 2) * a);
-      if (i + 1 < columns && j + 1 < rows) {
-        const twist = 1 / (dx * dy);
-        bending.addSquare(
-          [n, n + 1, n + columns, n + columns + 1],
-          [twist, -twist, -twist, twist],
-          2 * rigidity * (1 - poisson) * dx * dy,
-        );
-      }
+        bending.addStencil(alongX, n, rigidity * (1 - poisson) * a);
+        bending.addStencil(alongY, n, rigidity * (1 - poisson) * a);
+        bending.addStencil(both, n, rigidity * poisson * a);
+      } else if (!edgeX) bending.addStencil(alongX, n, rigidity * (1 - poisson ** 2) * a);
+      else if (!edgeY) bending.addStencil(alongY, n, rigidity * (1 - poisson ** 2) * a);
+      if (i + 1 < columns && j + 1 < rows)
+        bending.addStencil(twist, n, (2 * rigidity * (1 - poisson)) / (dx * dy));
     }
   }
   const load = new Float64Array(size);

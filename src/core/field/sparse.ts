@@ -2,15 +2,43 @@
 export type Symmetric = {
   /** Adds c · b bᵀ for a vector with these entries. */
   addSquare: (at: readonly number[], values: readonly number[], c: number) => void;
+  /** The same for a stencil round a node of the grid; it must lie on the grid with all its nodes. */
+  addStencil: (stencil: Stencil, node: number, c: number) => void;
   freeze: () => Frozen;
 };
+
+/** b bᵀ of a vector that stands at the same places round every node: where each product goes, from the node's window on. */
+export type Stencil = { place: Int32Array; product: Float64Array };
 
 /** Rows of columns and values; both triangles and every place of the diagonal are stored. */
 export type Frozen = { size: number; start: Int32Array; column: Int32Array; value: Float64Array };
 
 /** A bending stencil reaches two nodes each way: a window of 5 × 5 round each node holds all of the plate. */
 const REACH = 2;
-const WINDOW = (2 * REACH + 1) ** 2;
+const SIDE = 2 * REACH + 1;
+const WINDOW = SIDE ** 2;
+
+/**
+ * @param columns nodes in a row of the grid
+ * @param at steps across and down from the node; no two further apart than the window reaches
+ */
+export function stencil(
+  columns: number,
+  at: readonly (readonly [number, number])[],
+  values: readonly number[],
+): Stencil {
+  const place: number[] = [];
+  const product: number[] = [];
+  at.forEach(([across, down], p) =>
+    at.forEach(([other, below], q) => {
+      place.push(
+        (down * columns + across) * WINDOW + (below - down + REACH) * SIDE + (other - across + REACH),
+      );
+      product.push((values[p] ?? 0) * (values[q] ?? 0));
+    }),
+  );
+  return { place: Int32Array.from(place), product: Float64Array.from(product) };
+}
 
 /**
  * @param columns nodes in a row of the grid
@@ -22,7 +50,6 @@ export function symmetric(size: number, columns: number, nodes: number): Symmetr
   const far: Map<number, number>[] = [];
   const columnOf = Int32Array.from({ length: nodes }, (_, n) => n % columns);
   const rowOf = Int32Array.from({ length: nodes }, (_, n) => Math.floor(n / columns));
-  const side = 2 * REACH + 1;
   const addFar = (i: number, j: number, v: number): void => {
     const row = (far[i] ??= new Map<number, number>());
     row.set(j, (row.get(j) ?? 0) + v);
@@ -32,11 +59,11 @@ export function symmetric(size: number, columns: number, nodes: number): Symmetr
       const across = columnOf[j]! - columnOf[i]!;
       const down = rowOf[j]! - rowOf[i]!;
       if (across <= REACH && across >= -REACH && down <= REACH && down >= -REACH) {
-        const there = i * WINDOW + (down + REACH) * side + across + REACH;
+        const there = i * WINDOW + (down + REACH) * SIDE + across + REACH;
         near[there] = near[there]! + v;
         used[there] = 1;
         if (i === j) return;
-        const back = j * WINDOW + (REACH - down) * side + REACH - across;
+        const back = j * WINDOW + (REACH - down) * SIDE + REACH - across;
         near[back] = near[back]! + v;
         used[back] = 1;
         return;
@@ -57,28 +84,40 @@ export function symmetric(size: number, columns: number, nodes: number): Symmetr
         }
       }
     },
+    addStencil: ({ place, product }, node, c) => {
+      for (let k = 0; k < place.length; k++) {
+        const there = node * WINDOW + place[k]!;
+        near[there] = near[there]! + c * product[k]!;
+        used[there] = 1;
+      }
+    },
     freeze: () => {
       const start = new Int32Array(size + 1);
-      const column: number[] = [];
-      const value: number[] = [];
+      for (let i = 0; i < size; i++) {
+        let count = far[i]?.size ?? 0;
+        if (i < nodes) for (let s = i * WINDOW; s < (i + 1) * WINDOW; s++) count += used[s]!;
+        start[i + 1] = start[i]! + count;
+      }
+      const column = new Int32Array(start[size]!);
+      const value = new Float64Array(start[size]!);
+      let p = 0;
       for (let i = 0; i < size; i++) {
         if (i < nodes) {
           for (let s = 0; s < WINDOW; s++) {
             const at = i * WINDOW + s;
             if (!used[at]) continue;
-            const across = (s % (2 * REACH + 1)) - REACH;
-            const down = Math.floor(s / (2 * REACH + 1)) - REACH;
-            column.push(i + down * columns + across);
-            value.push(near[at] ?? 0);
+            const across = (s % SIDE) - REACH;
+            const down = Math.floor(s / SIDE) - REACH;
+            column[p] = i + down * columns + across;
+            value[p++] = near[at]!;
           }
         }
         for (const [j, v] of far[i] ?? []) {
-          column.push(j);
-          value.push(v);
+          column[p] = j;
+          value[p++] = v;
         }
-        start[i + 1] = column.length;
       }
-      return { size, start, column: Int32Array.from(column), value: Float64Array.from(value) };
+      return { size, start, column, value };
     },
   };
 }
