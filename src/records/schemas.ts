@@ -225,6 +225,9 @@ export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
       overhangMm: millimetres(0, 30),
       slantDeg: Joi.number().min(15).max(75),
     }).required(),
+    figures: Joi.object()
+      .pattern(/^[a-z]{2,12}\.[a-z]{2,20}$/i, [Joi.number().min(-1e5).max(1e5), Joi.string().max(40)])
+      .max(80),
   }),
   veneer: Joi.object({
     name: Joi.string().min(1).max(120).required(),

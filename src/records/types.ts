@@ -129,6 +129,8 @@ export type Damage = {
   /** A glue-up that is running, or the last one. Moments in milliseconds since 1970. */
   glueUp?: { stage: number; startedAt: number; clampedAt?: number };
   patch: PatchChoice;
+  /** What was entered for the sums on its pages, field by field; those not there are at their start. */
+  figures?: Record<string, number | string>;
 };
 
 export type Veneer = {

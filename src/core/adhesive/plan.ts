@@ -52,10 +52,10 @@ export function suggestAdhesive(
       source: practice(),
     };
   }
-  if (method === 'injectJoint') {
+  if (['injectJoint', 'epoxyFill', 'epoxyCap'].includes(method)) {
     return {
       id: 'epoxy',
-      why: 'It fills what the joint has lost and holds on what cannot be cleaned.',
+      why: 'It fills what the wood has lost and holds on what cannot be cleaned.',
       source: practice(),
     };
   }

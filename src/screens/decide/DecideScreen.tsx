@@ -22,10 +22,11 @@ import { WeightsFold } from './WeightsFold';
 
 /** Where a decided damage goes on. */
 function nextHref(damageId: string, pieceId: string, method: MethodId): string {
-  const { family } = methodById(method);
+  const { family, needs } = methodById(method);
   if (family === 'reglue') return `/damage/${damageId}/press`;
   if (family === 'patch') return `/damage/${damageId}/patch`;
-  return family === 'structure' || family === 'letIn'
+  const poured = family === 'fill' && needs.includes('epoxy');
+  return family === 'structure' || family === 'letIn' || poured
     ? `/damage/${damageId}/joint`
     : `/bench?piece=${pieceId}`;
 }

@@ -1,14 +1,19 @@
 import { router, useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
-import { adhesiveById, glueQuantity, glueTimes, suggestAdhesive, type AdhesiveId } from '@/core/adhesive';
-import { BEND_STRAIN, BREAKAGE, DOWEL_SOURCE, dowelLayout, leastRadiusMm, PILOT_SOURCE, pilotHoleMm, thickestMm, WAY_IN, wayIn, withSpares, type BendState, type DowelLayout } from '@/core/glueup'; // prettier-ignore
-import { methodById } from '@/core/method';
+import {
+  ADHESIVES,
+  adhesiveById,
+  glueQuantity,
+  glueTimes,
+  suggestAdhesive,
+  type AdhesiveId,
+} from '@/core/adhesive';
+import { DOWEL_SOURCE, dowelLayout, WAY_IN, wayIn, type DowelLayout } from '@/core/glueup';
+import { methodById, type MethodId } from '@/core/method';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
-import type { Stored } from '@/records';
-import { Button, Chips, Figure, fonts, LengthField, materials, Notice, Row, Section, Stepper, Text, useTheme } from '@/ui'; // prettier-ignore
+import { Button, Chips, Figure, Fold, fonts, materials, Notice, Row, Section, Text, useTheme } from '@/ui';
 import { Cautions } from '../decide/RankingView';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
@@ -16,13 +21,21 @@ import { Page } from '../shared/Page';
 import { COMMON_BOARD_MM } from '@/core/field';
 import { attempt, damageLabel, surveyed, type Surveyed } from '../shared/surveying';
 import { TrailList } from '../shared/Trail';
+import { useChange } from '../shared/useAct';
+import { KeepFigures } from '../shared/kept';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
+import { HollowSection } from './HollowSection';
+import { Bending, Pilot } from './sums';
+
+/** Methods whose glue may have to fill what the wood has lost. */
+const FILLING: readonly MethodId[] = ['injectJoint', 'glueSplit', 'screwSplit', 'epoxyFill', 'epoxyCap'];
 
 /** Splits, joints, let-in pieces and new parts: glue, sequence, and the sizes that go with the method. */
 export function JointScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = useDamageView(id);
+  const change = useChange();
   const { damage, face, piece, onFace, method, treated, shop } = view;
   if (!damage || !piece || !treated || !method) return <Missing what="This damage" loading={view.loading} />;
   const survey = surveyed(damage.body, face?.body);
@@ -33,6 +46,7 @@ export function JointScreen() {
   const sized = survey.ok ? survey.value : undefined;
   const times = attempt(() => glueTimes(glue, shop.temperatureC));
   const faces = 2 * jointAreaMm2(sized, boardMm, damage.body.answers.depthMm);
+  const isFill = methodById(method).family === 'fill';
   const forced =
     damage.body.answers.closesByHand === false && ['glueSplit', 'screwSplit', 'dowelJoint'].includes(method);
   return (
@@ -63,15 +77,17 @@ export function JointScreen() {
           would split elsewhere. Let in a sliver, or see what it does over the year.
         </Notice>
       ) : null}
-      <Section title={glue.label} help={suggested.why}>
+      <Section title={glue.label} help={glueId === suggested.id ? suggested.why : 'Your own choice.'}>
         <View style={styles.figures}>
-          <Figure
-            label="Glue"
-            value={formatSmall(glueQuantity(glue, Math.max(1, faces)).grams)}
-            unit="g"
-            note="both sides, a fifth for waste"
-            source={describeSource(glue.spreadGPerM2.source)}
-          />
+          {isFill ? null : (
+            <Figure
+              label="Glue"
+              value={formatSmall(glueQuantity(glue, Math.max(1, faces)).grams)}
+              unit="g"
+              note="both sides, a fifth for waste"
+              source={describeSource(glue.spreadGPerM2.source)}
+            />
+          )}
           {times.ok ? (
             <>
               <Figure
@@ -99,10 +115,27 @@ export function JointScreen() {
         )}
         <Text kind="quiet">{glue.note}</Text>
       </Section>
+      <Fold title="Change the glue">
+        <Chips
+          label="Glue"
+          options={ADHESIVES.map((a) => ({ value: a.id, label: a.label }))}
+          value={glueId}
+          onChange={(adhesive) => change(damage, { glue: { ...damage.body.glue, adhesive } })}
+        />
+      </Fold>
       {method === 'glueSplit' && sized ? <WayIn survey={sized} /> : null}
       {method === 'dowelJoint' && sized ? <Dowels survey={sized} boardMm={boardMm} /> : null}
-      {method === 'screwSplit' ? <Pilot /> : null}
-      {method === 'newPart' ? <Bending damage={damage} /> : null}
+      <KeepFigures damage={damage}>
+        {method === 'screwSplit' ? <Pilot /> : null}
+        {damage.body.kind === 'missingMoulding' ? <Bending /> : null}
+        {FILLING.includes(method) ? (
+          <HollowSection
+            glue={glue}
+            shape={method === 'injectJoint' ? 'tenon' : isFill ? 'scoop' : 'wedge'}
+            sizes={hollowSizes(sized, boardMm, damage.body.answers.depthMm)}
+          />
+        ) : null}
+      </KeepFigures>
       <Cautions method={method} />
       <Button
         label="Open the bench plan"
@@ -119,6 +152,17 @@ function jointAreaMm2(survey: Surveyed | undefined, boardMm: number, depthMm: nu
   return survey.lengthMm !== undefined && survey.gapMm !== undefined
     ? survey.lengthMm * Math.min(boardMm, depthMm ?? boardMm)
     : survey.measures.areaMm2;
+}
+
+/** What the survey knows of a hollow, to begin with. */
+function hollowSizes(survey: Surveyed | undefined, boardMm: number, depthMm: number | undefined) {
+  return {
+    length: survey?.lengthMm ?? survey?.measures.alongMm ?? 50,
+    width: survey?.gapMm ?? survey?.measures.acrossMm ?? 2,
+    depth: depthMm ?? Math.min(boardMm, 10),
+    diameter: 20,
+    inner: 19,
+  };
 }
 
 /** How the glue gets into a split: by itself, or from a needle. */
@@ -191,93 +235,6 @@ function EdgeDrawing({ layout, edgeMm }: { layout: DowelLayout; edgeMm: number }
         </SvgText>
       </Svg>
     </View>
-  );
-}
-
-function Pilot() {
-  const { length, unit } = useUnits();
-  const [core, setCore] = useState(3);
-  return (
-    <Section title="Pilot hole" help="Measured at the screw’s core, between the threads.">
-      <LengthField
-        label="Core of the screw"
-        valueMm={core}
-        unit={unit}
-        check={(mm) => {
-          if (mm < 0.8 || mm > 12)
-            throw new RangeError('The core of a wood screw is between 0.8 mm and 12 mm.');
-        }}
-        onChange={setCore}
-      />
-      <View style={styles.figures}>
-        <Figure
-          label="In hard wood"
-          value={length(pilotHoleMm(core, true))}
-          source={describeSource(PILOT_SOURCE)}
-        />
-        <Figure label="In soft wood" value={length(pilotHoleMm(core, false))} />
-      </View>
-    </Section>
-  );
-}
-
-/** How tight a strip goes round a curve, and how many to make. */
-function Bending({ damage }: { damage: Stored<'damage'> }) {
-  const { length, unit } = useUnits();
-  const [thickness, setThickness] = useState(4);
-  const [radius, setRadius] = useState(200);
-  const [needed, setNeeded] = useState(1);
-  const [state, setState] = useState<BendState>('dry');
-  if (damage.body.kind !== 'missingMoulding') return null;
-  const result = attempt(() => leastRadiusMm(thickness, state));
-  const goes = result.ok && result.value <= radius;
-  return (
-    <Section
-      title="Round a curve?"
-      help="Thin mouldings break when they are bent tighter than their wood allows."
-    >
-      <LengthField label="Thickness of the strip" valueMm={thickness} unit={unit} onChange={setThickness} />
-      <LengthField label="Radius of the curve" valueMm={radius} unit={unit} onChange={setRadius} />
-      <Chips<BendState>
-        label="Bent"
-        options={(Object.keys(BEND_STRAIN) as BendState[]).map((s) => ({
-          value: s,
-          label: BEND_STRAIN[s].label,
-        }))}
-        value={state}
-        onChange={setState}
-      />
-      {result.ok ? (
-        <View style={styles.figures}>
-          <Figure
-            label="Least radius"
-            value={length(result.value)}
-            alarm={!goes}
-            source={describeSource(BEND_STRAIN[state].source)}
-          />
-          <Figure
-            label="Thickest for this curve"
-            value={length(thickestMm(radius, state))}
-            note="laminate thinner strips"
-          />
-        </View>
-      ) : (
-        <Notice kind="stop">{result.problem}</Notice>
-      )}
-      <Text>
-        {goes
-          ? 'It goes round.'
-          : 'It would break. Bend it wetter or hotter, take it thinner, or laminate it.'}
-      </Text>
-      <Stepper label="Strips needed" value={needed} least={1} most={100} onChange={setNeeded} />
-      <Row
-        title="Make"
-        detail="With spares for those that break"
-        value={String(withSpares(needed))}
-        source={describeSource(BREAKAGE.source)}
-        last
-      />
-    </Section>
   );
 }
 

@@ -1,5 +1,4 @@
 import { router, useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
 import { adhesiveById, glueTimes, suggestAdhesive } from '@/core/adhesive';
 import { bedOf, COMMON_BOARD_MM } from '@/core/field';
 import { boundingBox, rotate, sides } from '@/core/geometry';
@@ -10,6 +9,8 @@ import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { attempt, damageLabel, surveyed } from '../shared/surveying';
 import { TrailList } from '../shared/Trail';
+import { KeepFigures } from '../shared/kept';
+import { useChange } from '../shared/useAct';
 import { useDamageView } from '../shared/usePiece';
 import { CaseSide, CuppedBoard, Hammer } from './boards';
 import { EdgeVeneer, HalfRound, RoundTop } from './rims';
@@ -23,18 +24,21 @@ const CASES = {
   hammer: 'Hammer veneering',
 } as const;
 type Case = keyof typeof CASES;
+const CASE_IDS = Object.keys(CASES) as Case[];
 
 /** Pressing where a flat platen and straight cauls do not do: figures for each awkward shape. */
 export function SpecialScreen() {
+  const change = useChange();
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = useDamageView(id);
   const { damage, face, piece, method, treated, shop } = view;
-  const [chosen, setChosen] = useState<Case>();
   if (!damage || !piece || !treated || !method || !face)
     return <Missing what="This damage" loading={view.loading} />;
   const survey = surveyed(damage.body, face.body);
   const shape = face.body.shape?.kind;
-  const which: Case = chosen ?? (shape === 'halfRound' ? 'half' : shape === 'round' ? 'round' : 'edge');
+  const start: Case = shape === 'halfRound' ? 'half' : shape === 'round' ? 'round' : 'edge';
+  const kept = damage.body.figures?.['awkward.shape'];
+  const which = CASE_IDS.find((c) => c === kept) ?? start;
   const glueId = damage.body.glue.adhesive ?? suggestAdhesive(method, treated.school).id;
   const glue = adhesiveById(glueId, shop.glues?.[glueId]);
   const boardMm = face.body.boardMm ?? COMMON_BOARD_MM;
@@ -60,57 +64,59 @@ export function SpecialScreen() {
       <Chips<Case>
         label="What is pressed"
         help="Where a flat platen and straight bars do not do."
-        options={(Object.keys(CASES) as Case[]).map((value) => ({ value, label: CASES[value] }))}
+        options={CASE_IDS.map((value) => ({ value, label: CASES[value] }))}
         value={which}
-        onChange={setChosen}
+        onChange={(shape) => change(damage, { figures: { ...damage.body.figures, 'awkward.shape': shape } })}
       />
-      {which === 'edge' ? (
-        <EdgeVeneer
-          radiusMm={Math.round(Math.max(sizes.widthMm, sizes.heightMm) / 2)}
-          boardMm={boardMm}
-          lengthMm={Math.round(longestMm) || 600}
-          bed={bed}
-          targetKPa={targetKPa}
-          clamp={clampOf('edge', shop)}
-        />
-      ) : null}
-      {which === 'half' ? <HalfRound radiusMm={Math.round(sizes.widthMm / 2)} /> : null}
-      {which === 'round' ? (
-        <RoundTop
-          radiusMm={Math.round(Math.max(sizes.widthMm, sizes.heightMm) / 2)}
-          boardMm={boardMm}
-          targetKPa={targetKPa}
-          band={clampOf('band', shop)}
-        />
-      ) : null}
-      {which === 'cup' ? (
-        <CuppedBoard
-          lengthMm={Math.round(Math.max(sizes.widthMm, sizes.heightMm))}
-          widthMm={Math.round(Math.min(sizes.widthMm, sizes.heightMm))}
-          boardMm={boardMm}
-          acrossMPa={bed.acrossMPa}
-        />
-      ) : null}
-      {which === 'case' ? (
-        <CaseSide
-          platenMm={damage.body.glue.platenMm ?? shop.platenMm}
-          clampN={clampOf('fStyle', shop).forceN.value}
-        />
-      ) : null}
-      {which === 'hammer' ? (
-        gel.ok ? (
-          <Hammer
-            alongMm={Math.max(20, Math.round(grain.right - grain.left))}
-            acrossMm={Math.max(20, Math.round(grain.bottom - grain.top))}
-            gelMin={gel.value.openMin}
-            glue={hide}
+      <KeepFigures damage={damage}>
+        {which === 'edge' ? (
+          <EdgeVeneer
+            radiusMm={Math.round(Math.max(sizes.widthMm, sizes.heightMm) / 2)}
+            boardMm={boardMm}
+            lengthMm={Math.round(longestMm) || 600}
+            bed={bed}
+            targetKPa={targetKPa}
+            clamp={clampOf('edge', shop)}
           />
-        ) : (
-          <Notice kind="stop" title="Too cold for hot hide glue">
-            {gel.problem}
-          </Notice>
-        )
-      ) : null}
+        ) : null}
+        {which === 'half' ? <HalfRound radiusMm={Math.round(sizes.widthMm / 2)} /> : null}
+        {which === 'round' ? (
+          <RoundTop
+            radiusMm={Math.round(Math.max(sizes.widthMm, sizes.heightMm) / 2)}
+            boardMm={boardMm}
+            targetKPa={targetKPa}
+            band={clampOf('band', shop)}
+          />
+        ) : null}
+        {which === 'cup' ? (
+          <CuppedBoard
+            lengthMm={Math.round(Math.max(sizes.widthMm, sizes.heightMm))}
+            widthMm={Math.round(Math.min(sizes.widthMm, sizes.heightMm))}
+            boardMm={boardMm}
+            acrossMPa={bed.acrossMPa}
+          />
+        ) : null}
+        {which === 'case' ? (
+          <CaseSide
+            platenMm={damage.body.glue.platenMm ?? shop.platenMm}
+            clampN={clampOf('fStyle', shop).forceN.value}
+          />
+        ) : null}
+        {which === 'hammer' ? (
+          gel.ok ? (
+            <Hammer
+              alongMm={Math.max(20, Math.round(grain.right - grain.left))}
+              acrossMm={Math.max(20, Math.round(grain.bottom - grain.top))}
+              gelMin={gel.value.openMin}
+              glue={hide}
+            />
+          ) : (
+            <Notice kind="stop" title="Too cold for hot hide glue">
+              {gel.problem}
+            </Notice>
+          )
+        ) : null}
+      </KeepFigures>
       <Cautions method={method} />
       <Button label="Back to glue and press" onPress={() => router.push(`/damage/${damage.id}/press`)} />
     </Page>

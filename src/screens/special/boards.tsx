@@ -17,7 +17,8 @@ import { Figure, Notice, Section, Text } from '@/ui';
 import { attempt } from '../shared/surveying';
 import { useUnits } from '../shared/useUnits';
 import { PathsDrawing } from './drawings';
-import { Figures, kN, useLength } from './parts';
+import { useKeptLength } from '../shared/kept';
+import { Figures, kN } from './parts';
 
 export function CuppedBoard({
   lengthMm,
@@ -30,10 +31,10 @@ export function CuppedBoard({
   boardMm: number;
   acrossMPa: number;
 }) {
-  const [long, longField] = useLength(lengthMm);
-  const [wide, wideField] = useLength(widthMm);
-  const [thick, thickField] = useLength(boardMm);
-  const [cup, cupField] = useLength(3);
+  const [long, longField] = useKeptLength('cup.length', lengthMm);
+  const [wide, wideField] = useKeptLength('cup.width', widthMm);
+  const [thick, thickField] = useKeptLength('cup.thickness', boardMm);
+  const [cup, cupField] = useKeptLength('cup.gap', 3);
   const result = attempt(() =>
     flattenCup({ lengthMm: long, widthMm: wide, thicknessMm: thick, cupMm: cup, acrossMPa }),
   );
@@ -102,8 +103,8 @@ const VERDICTS = {
 
 export function CaseSide({ platenMm, clampN }: { platenMm: number; clampN: number }) {
   const { length } = useUnits();
-  const [inside, insideField] = useLength(500);
-  const [platen, platenField] = useLength(platenMm);
+  const [inside, insideField] = useKeptLength('case.inside', 500);
+  const [platen, platenField] = useKeptLength('case.platen', platenMm);
   const result = attempt(() => caseProps({ insideMm: inside, platenMm: platen, forceN: clampN }));
   return (
     <Section
@@ -144,9 +145,9 @@ export function Hammer({
   glue: Adhesive;
 }) {
   const { length } = useUnits();
-  const [along, alongField] = useLength(alongMm);
-  const [across, acrossField] = useLength(acrossMm);
-  const [hammer, hammerField] = useLength(90);
+  const [along, alongField] = useKeptLength('hammer.along', alongMm);
+  const [across, acrossField] = useKeptLength('hammer.across', acrossMm);
+  const [hammer, hammerField] = useKeptLength('hammer.edge', 90);
   const result = attempt(() => hammerPlan({ alongMm: along, acrossMm: across, hammerMm: hammer, gelMin }));
   return (
     <Section title="Paths of the hammer" help={describeSource(HAMMER_SOURCE)}>

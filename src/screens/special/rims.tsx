@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import {
   bandPullN,
@@ -21,7 +20,12 @@ import { Chips, Figure, Notice, Row, Section, Stepper, Text } from '@/ui';
 import { attempt } from '../shared/surveying';
 import { useUnits } from '../shared/useUnits';
 import { EarsDrawing } from './drawings';
-import { Figures, kN, useLength } from './parts';
+import { useKeptChoice, useKeptLength, useKeptNumber } from '../shared/kept';
+import { Figures, kN } from './parts';
+
+const MATERIALS = Object.keys(STRIPS) as StripMaterial[];
+const UNDER = Object.keys(PADS) as Pad[];
+const LINES: readonly ('straight' | 'curved')[] = ['straight', 'curved'];
 
 type EdgeProps = {
   radiusMm: number;
@@ -34,12 +38,13 @@ type EdgeProps = {
 
 export function EdgeVeneer({ radiusMm, boardMm, lengthMm, bed, targetKPa, clamp }: EdgeProps) {
   const { length } = useUnits();
-  const [material, setMaterial] = useState<StripMaterial>('hardwood');
-  const [curved, setCurved] = useState(false);
-  const [pad, setPad] = useState<Pad>('cork');
-  const [radius, radiusField] = useLength(Math.min(5000, Math.max(10, radiusMm)));
-  const [thickness, thicknessField] = useLength(20);
-  const [width, widthField] = useLength(boardMm);
+  const [material, setMaterial] = useKeptChoice('edge.strip', 'hardwood', MATERIALS);
+  const [line, setLine] = useKeptChoice('edge.line', 'straight', LINES);
+  const curved = line === 'curved';
+  const [pad, setPad] = useKeptChoice('edge.pad', 'cork', UNDER);
+  const [radius, radiusField] = useKeptLength('edge.radius', Math.min(5000, Math.max(10, radiusMm)));
+  const [thickness, thicknessField] = useKeptLength('edge.thickness', 20);
+  const [width, widthField] = useKeptLength('edge.width', boardMm);
   const result = attempt(() => {
     const strip = {
       thicknessMm: thickness,
@@ -59,20 +64,20 @@ export function EdgeVeneer({ radiusMm, boardMm, lengthMm, bed, targetKPa, clamp 
       title="Strip over the veneer, and edge clamps"
       help="Release sheet on the veneer, then the strip, then the clamps."
     >
-      <Chips<boolean>
+      <Chips
         label="The edge is"
         options={[
-          { value: false, label: 'Straight' },
-          { value: true, label: 'Curved' },
+          { value: 'straight', label: 'Straight' },
+          { value: 'curved', label: 'Curved' },
         ]}
-        value={curved}
-        onChange={setCurved}
+        value={line}
+        onChange={setLine}
       />
       {curved ? radiusField('Radius of the edge', 10, 5000) : null}
       {widthField('Width of the edge or strip', 3, 300)}
       <Chips<StripMaterial>
         label="Strip"
-        options={(Object.keys(STRIPS) as StripMaterial[]).map((value) => ({
+        options={MATERIALS.map((value) => ({
           value,
           label: STRIPS[value].label,
         }))}
@@ -82,7 +87,7 @@ export function EdgeVeneer({ radiusMm, boardMm, lengthMm, bed, targetKPa, clamp 
       {thicknessField('Thickness of the strip', 0.1, 150)}
       <Chips<Pad>
         label="Under the strip"
-        options={(Object.keys(PADS) as Pad[]).map((value) => ({ value, label: PADS[value].label }))}
+        options={UNDER.map((value) => ({ value, label: PADS[value].label }))}
         value={pad}
         onChange={setPad}
       />
@@ -123,8 +128,8 @@ export function EdgeVeneer({ radiusMm, boardMm, lengthMm, bed, targetKPa, clamp 
 
 export function HalfRound({ radiusMm }: { radiusMm: number }) {
   const { length } = useUnits();
-  const [radius, radiusField] = useLength(Math.min(3000, Math.max(50, radiusMm)));
-  const [count, setCount] = useState(5);
+  const [radius, radiusField] = useKeptLength('half.radius', Math.min(3000, Math.max(50, radiusMm)));
+  const [count, setCount] = useKeptNumber('half.clamps', 5);
   const result = attempt(() => halfRoundEars(radius, count));
   return (
     <Section
@@ -176,9 +181,9 @@ export function RoundTop({
   band: ClampKind;
 }) {
   const { length } = useUnits();
-  const [radius, radiusField] = useLength(Math.min(3000, Math.max(50, radiusMm)));
-  const [block, blockField] = useLength(80);
-  const [pairs, setPairs] = useState(4);
+  const [radius, radiusField] = useKeptLength('round.radius', Math.min(3000, Math.max(50, radiusMm)));
+  const [block, blockField] = useKeptLength('round.block', 80);
+  const [pairs, setPairs] = useKeptNumber('round.pairs', 4);
   const result = attempt(() => roundBlocks(radius, pairs, block));
   const pull = bandPullN(targetKPa, radius, boardMm);
   return (
