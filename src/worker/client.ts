@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink';
 import type { Tones } from '@/core/colour';
 import type { Polygon } from '@/core/geometry';
+import type { QuietSlit } from '@/core/glueup';
 import type { FaceView, Outcome, Progress, ShopWorker, StoredPicture } from './shop.worker';
 
 export type JobOptions = { signal?: AbortSignal; onProgress?: Progress };
@@ -58,6 +59,10 @@ export const tonesAroundDamage = (
   others: Polygon[],
   face: Polygon,
 ): Promise<Tones> => run({}, (id, worker) => worker.tonesAround(id, view, damage, others, face));
+
+/** @param loose outline of the blister in the view's own frame, mm */
+export const quietSlitInPhoto = (view: FaceView, loose: Polygon, grainDeg: number): Promise<QuietSlit> =>
+  run({}, (id, worker) => worker.quietSlit(id, view, loose, grainDeg));
 
 export const swatchTones = (jpeg: string): Promise<Tones> =>
   run({}, (id, worker) => worker.swatchTones(id, jpeg));

@@ -3,6 +3,7 @@ import type { JobContext } from '@/core/check';
 import { tonesAround, tonesOfSwatch, type Tones } from '@/core/colour';
 import { compute } from '@/core/computations';
 import type { Homography, Polygon } from '@/core/geometry';
+import { quietSlit, type QuietSlit } from '@/core/glueup';
 import { inspectPicture, STORED_SIDE_PX, warp, type Raster } from '@/core/picture';
 
 export type StoredPicture = { jpeg: string; widthPx: number; heightPx: number };
@@ -145,6 +146,13 @@ const api = {
   ): Promise<Outcome<Tones>> {
     return job(id, undefined, async (job) =>
       tonesAround(await redraw(view, job), view.mmPerPixel, damage, others, face),
+    );
+  },
+
+  /** @param loose outline of the blister in the view's own frame, mm */
+  quietSlit(id: number, view: FaceView, loose: Polygon, grainDeg: number): Promise<Outcome<QuietSlit>> {
+    return job(id, undefined, async (job) =>
+      quietSlit(await redraw(view, job), view.mmPerPixel, loose, grainDeg),
     );
   },
 

@@ -1,6 +1,5 @@
 import fc from 'fast-check';
-import { contains, type Point } from '../geometry';
-import { bigTime, BEND_STRAIN, blisterPlan, dowelLayout, glueClock, gluingStages, leastRadiusMm, mouthSections, OPEN_TIME_SHARE, pilotHoleMm, screwForceN, thickestMm, wayIn, withSpares, type BendState, type StagesInput } from '.'; // prettier-ignore
+import { bigTime, BEND_STRAIN, dowelLayout, glueClock, gluingStages, leastRadiusMm, mouthSections, OPEN_TIME_SHARE, pilotHoleMm, screwForceN, thickestMm, wayIn, withSpares, type BendState, type StagesInput } from '.'; // prettier-ignore
 
 const JOB: StagesInput = { areaMm2: 60_000, clamps: 6, spreadMinPer100Cm2: 1, secondsPerClamp: 30, openMin: 10, clampsOwned: 6 }; // prettier-ignore
 
@@ -89,22 +88,6 @@ test('common practice: a hairline wicks, a long split takes a syringe, a short o
   expect(wayIn(0.2, 400).by).toBe('wicking');
   expect(wayIn(1, 400)).toEqual({ by: 'needles', needles: 7 });
   expect(wayIn(1, 120).by).toBe('blade');
-});
-
-test('a blister is slit along the grain on its longest line, and every entry lies on it', () => {
-  const ring = Array.from({ length: 40 }, (_, i): Point => [
-    200 + 110 * Math.cos((i * Math.PI) / 20),
-    100 + 30 * Math.sin((i * Math.PI) / 20),
-  ]);
-  const plan = blisterPlan(ring, 0, 2);
-  // The longest line is the axis of 220 mm, less a tenth at either end.
-  expect(plan.slitMm).toBeCloseTo(176, -1);
-  expect(plan.slit[0][1]).toBeCloseTo(100, 0);
-  expect(plan.entries).toHaveLength(3);
-  expect(plan.mlPerEntry).toBeCloseTo(2 / 3);
-  for (const e of plan.entries) expect(contains(ring, e)).toBe(true);
-  // Across the grain there is less to slit.
-  expect(blisterPlan(ring, 90, 2).slitMm).toBeLessThan(60);
 });
 
 describe('bending', () => {

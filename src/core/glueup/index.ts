@@ -1,3 +1,4 @@
+export * from './blister';
 export * from './stages';
 export * from './clock';
 export * from './joinery';

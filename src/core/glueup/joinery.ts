@@ -1,5 +1,4 @@
 import { assertRange } from '../check';
-import { boundingBox, contains, rotate, type Point, type Polygon } from '../geometry';
 import { memory, practice, published, type Source } from '../sources';
 
 export type DowelLayout = {
@@ -67,69 +66,6 @@ export function wayIn(gapMm: number, lengthMm: number): WayIn {
   const needles = Math.max(1, Math.ceil(lengthMm / WAY_IN.needleEveryMm));
   if (gapMm <= WAY_IN.wicksMm) return { by: 'wicking', needles };
   return { by: lengthMm > WAY_IN.bladeMm ? 'needles' : 'blade', needles };
-}
-
-/** What a blister is glued through. */
-export type BlisterPlan = {
-  /** Ends of the slit, mm on the face. */
-  slit: [Point, Point];
-  slitMm: number;
-  entries: Point[];
-  mlPerEntry: number;
-};
-
-/** How far glue creeps from a needle under veneer that is lifted a little. mm. */
-export const NEEDLE_REACH_MM = {
-  value: 40,
-  source: memory('glue runs about 40 mm from a needle before it must be pressed on'),
-};
-
-/** The longest stretch of a level line that stays inside an outline. */
-function longestOn(outline: Polygon, y: number): { from: number; to: number; y: number } {
-  const { left, right } = boundingBox(outline);
-  let best = { from: (left + right) / 2, to: (left + right) / 2, y };
-  let start: number | undefined;
-  for (let c = 0; c <= 200; c++) {
-    const x = left + ((right - left) * c) / 200;
-    const inside = contains(outline, [x, y]);
-    if (inside) start ??= x;
-    if ((!inside || c === 200) && start !== undefined) {
-      if (x - start > best.to - best.from) best = { from: start, to: x, y };
-      start = undefined;
-    }
-  }
-  return best;
-}
-
-/**
- * Where to slit a blister and where to inject: along the grain, on the longest line that stays on loose wood.
- *
- * @param loose outline of the blister, mm
- * @param glueMl glue for the whole area
- * @param asideMm moves the slit so far across the grain, off a line of the figure; it stays on loose wood
- */
-export function blisterPlan(loose: Polygon, grainDeg: number, glueMl: number, asideMm = 0): BlisterPlan {
-  const turned = loose.map((p) => rotate(p, -grainDeg));
-  const { top, bottom } = boundingBox(turned);
-  const steps = 60;
-  const heights = Array.from({ length: steps - 1 }, (_, r) => top + ((bottom - top) * (r + 1)) / steps);
-  const longest = heights
-    .map((y) => longestOn(turned, y))
-    .reduce((a, b) => (b.to - b.from > a.to - a.from ? b : a));
-  const least = top + (bottom - top) / steps;
-  const moved = Math.min(bottom - (bottom - top) / steps, Math.max(least, longest.y + asideMm));
-  const best = asideMm === 0 ? longest : longestOn(turned, moved);
-  // The slit stays clear of the rim, where the veneer holds.
-  const clear = (best.to - best.from) * 0.1;
-  const [from, to] = [best.from + clear, best.to - clear];
-  const count = Math.max(1, Math.ceil((to - from) / (2 * NEEDLE_REACH_MM.value)));
-  const at = (x: number): Point => rotate([x, best.y], grainDeg);
-  return {
-    slit: [at(from), at(to)],
-    slitMm: to - from,
-    entries: Array.from({ length: count }, (_, i) => at(from + ((i + 0.5) * (to - from)) / count)),
-    mlPerEntry: glueMl / count,
-  };
 }
 
 /** Ways of getting a strip round a curve. */

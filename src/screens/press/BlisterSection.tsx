@@ -1,10 +1,18 @@
 import { StyleSheet, View } from 'react-native';
 import { Circle, G, Line } from 'react-native-svg';
 import { glueQuantity } from '@/core/adhesive';
-import { blisterPlan, mouthSections, NEEDLE_REACH_MM, SECTION_MM, type BlisterPlan } from '@/core/glueup';
+import {
+  blisterPlan,
+  mouthSections,
+  NEEDLE_REACH_MM,
+  SECTION_MM,
+  STEEP_LIGHTNESS,
+  type BlisterPlan,
+  type QuietSlit,
+} from '@/core/glueup';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
-import { Figure, materials, Notice, Section, Stepper, Text } from '@/ui';
+import { Button, Figure, materials, Notice, Section, Stepper, Text } from '@/ui';
 import type { PressPlan } from '../shared/derive';
 import { stagesOf } from '../shared/stages';
 import { useUnits } from '../shared/useUnits';
@@ -34,20 +42,45 @@ export function BlisterMarks({ blister, k }: { blister: BlisterPlan; k: number }
   );
 }
 
+const lines = (count: number): string => (count === 1 ? 'one line' : `${count} lines`);
+
+/** Lines that the slit nearest to this place would cross. */
+const crossedAt = ({ byAside }: QuietSlit, asideMm: number): number =>
+  byAside.reduce((a, b) => (Math.abs(b.asideMm - asideMm) < Math.abs(a.asideMm - asideMm) ? b : a)).crossed;
+
+/** What the photo says of the place for the slit. */
+function quietWords(
+  { asideMm, crossed, crossedOnLongest }: QuietSlit,
+  length: (mm: number) => string,
+): string {
+  if (crossedOnLongest === 0) return 'In the photo its longest line crosses no line of the figure.';
+  if (crossed.length === crossedOnLongest)
+    return `In the photo ${lines(crossed.length)} of the figure ${crossed.length === 1 ? 'runs' : 'run'} across all of it; no slit goes round. Stop the cut on either side of each.`;
+  return `In the photo the longest line would cut through ${lines(crossedOnLongest)} of the figure; ${length(Math.abs(asideMm))} aside it cuts through ${crossed.length === 0 ? 'none' : lines(crossed.length)}.`;
+}
+
 export function BlisterSection({
   blister,
   asideMm,
+  quiet,
+  byHand,
   onAside,
+  onQuiet,
 }: {
   blister: BlisterPlan;
   asideMm: number;
+  /** What the photo says, once it has been read. */
+  quiet?: QuietSlit;
+  /** The user has moved the slit. */
+  byHand: boolean;
   onAside: (mm: number) => void;
+  onQuiet: () => void;
 }) {
   const { length } = useUnits();
   return (
     <Section
       title="Slit and inject"
-      help="Along the grain, on the longest line that stays on loose wood. Look at the plan: if it crosses a line of the figure, move it aside."
+      help="Along the grain, on the longest line that stays on loose wood and cuts through as little of the figure as may be."
     >
       <View style={styles.figures}>
         <Figure label="Slit" value={length(blister.slitMm)} />
@@ -57,6 +90,14 @@ export function BlisterSection({
           source={describeSource(NEEDLE_REACH_MM.source)}
         />
         <Figure label="In each" value={formatSmall(blister.mlPerEntry)} unit="ml" />
+        {quiet ? (
+          <Figure
+            label="Lines it cuts"
+            value={String(crossedAt(quiet, asideMm))}
+            note="of the figure, in the photo"
+            source={describeSource(STEEP_LIGHTNESS.source)}
+          />
+        ) : null}
       </View>
       <Stepper
         label="Move the slit across the grain"
@@ -67,6 +108,14 @@ export function BlisterSection({
         step={2}
         onChange={onAside}
       />
+      {quiet ? (
+        <Text>{quietWords(quiet, length)}</Text>
+      ) : (
+        <Text kind="quiet">Without a photo of the face, look for lines of the figure yourself.</Text>
+      )}
+      {quiet && byHand ? (
+        <Button label="Back to where the figure is calm" kind="quiet" onPress={onQuiet} />
+      ) : null}
     </Section>
   );
 }

@@ -26,6 +26,7 @@ import { PlanBody } from './PlanBody';
 import { PlanView } from './PlanView';
 import { movedPlacing, placingHandles } from './placing';
 import { fieldFrame } from './useField';
+import { useQuietSlit } from './useQuietSlit';
 
 /** Glue and press for one damage: how much of which glue, where the clamps go, for how long. */
 export function PressScreen() {
@@ -79,14 +80,18 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
   const change = useChange();
   const { unit, length, area, temperature } = useUnits();
   const [byHand, setByHand] = useState(false);
-  const [asideMm, setAside] = useState(0);
   // While something is dragged the plan follows it; it is kept when the finger lifts.
   const glue = useDraft<GlueChoice>(damage.body.glue, (next) => change(damage, { glue: next }));
   const live = glue.value !== damage.body.glue;
   const result = pressPlan(treated, method, { ...damage.body, glue: glue.value }, survey, shop);
   const set = (patch: GlueChoice): void => change(damage, { glue: { ...damage.body.glue, ...patch } });
   const plan = result.ok ? result.value : undefined;
-  const blister = plan && method === 'injectAndPress' ? blisterOf(plan, survey.grainDeg, asideMm) : undefined;
+  const slitting = method === 'injectAndPress';
+  const quiet = useQuietSlit(survey, face.body, slitting);
+  const figures = damage.body.figures ?? {};
+  const moved = figures['slit.aside'];
+  const asideMm = typeof moved === 'number' ? moved : (quiet?.asideMm ?? 0);
+  const blister = plan && slitting ? blisterOf(plan, survey.grainDeg, asideMm) : undefined;
   const frameOfField = plan ? fieldFrame(plan, face.body, survey.board.plane.outline, live) : undefined;
   return (
     <Page
@@ -215,7 +220,19 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
         ) : null}
         <Button label="Back to the defaults" kind="quiet" onPress={() => change(damage, { glue: {} })} />
       </Fold>
-      {blister ? <BlisterSection blister={blister} asideMm={asideMm} onAside={setAside} /> : null}
+      {blister ? (
+        <BlisterSection
+          blister={blister}
+          asideMm={asideMm}
+          {...(quiet ? { quiet } : {})}
+          byHand={typeof moved === 'number'}
+          onAside={(mm) => change(damage, { figures: { ...figures, 'slit.aside': mm } })}
+          onQuiet={() => {
+            const { 'slit.aside': _, ...rest } = figures;
+            change(damage, { figures: rest });
+          }}
+        />
+      ) : null}
       {plan?.mixes ? <FloodSection plan={plan} openingMm={damage.body.answers.openingMm} /> : null}
       {plan ? (
         <StagesSection

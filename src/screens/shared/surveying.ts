@@ -106,6 +106,8 @@ export const grainIsKnown = (face: Face): boolean =>
   face.grain !== undefined || (face.grainPlan !== undefined && face.grainPlan.kind !== 'border');
 
 const LONGEST_VIEW_PX = 1400;
+/** No photo of a face shows more than this. */
+const FINEST_MM = 0.25;
 
 /** What the worker needs to redraw a face to scale. */
 export function viewOf({ plane }: Board, jpeg: string): FaceView {
@@ -116,6 +118,26 @@ export function viewOf({ plane }: Board, jpeg: string): FaceView {
     widthPx: Math.max(1, Math.round(plane.widthMm / mmPerPixel)),
     heightPx: Math.max(1, Math.round(plane.heightMm / mmPerPixel)),
     mmPerPixel,
+  };
+}
+
+/** A part of the face alone, as close as that fits the same number of points; its origin is the part's upper left corner. */
+export function closeViewOf(
+  { plane }: Board,
+  jpeg: string,
+  part: Polygon,
+): { view: FaceView; origin: Point } {
+  const { left, right, top, bottom } = boundingBox(part);
+  const mmPerPixel = Math.max(FINEST_MM, Math.max(right - left, bottom - top) / LONGEST_VIEW_PX);
+  return {
+    view: {
+      jpeg,
+      toSource: compose(plane.faceToPicture, [mmPerPixel, 0, left, 0, mmPerPixel, top, 0, 0, 1]),
+      widthPx: Math.max(1, Math.round((right - left) / mmPerPixel)),
+      heightPx: Math.max(1, Math.round((bottom - top) / mmPerPixel)),
+      mmPerPixel,
+    },
+    origin: [left, top],
   };
 }
 

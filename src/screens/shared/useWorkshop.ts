@@ -80,7 +80,7 @@ export function useBoardPicture(board: Board | undefined, pictureId: string | un
   };
 }
 
-const jpegOf = async (id: string | undefined): Promise<string | undefined> =>
+export const jpegOf = async (id: string | undefined): Promise<string | undefined> =>
   id ? (await browserStore.get('picture', id))?.body.jpeg : undefined;
 
 /** Tones of the stock's veneers, read from their photos in the worker. */

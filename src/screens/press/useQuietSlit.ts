@@ -1,0 +1,27 @@
+import useSWR from 'swr';
+import type { Point } from '@/core/geometry';
+import type { QuietSlit } from '@/core/glueup';
+import type { Face } from '@/records';
+import { quietSlitInPhoto } from '@/worker';
+import { closeViewOf, type Surveyed } from '../shared/surveying';
+import { jpegOf } from '../shared/useWorkshop';
+
+/** Where the photo shows the calmest place to slit a blister; nothing without a photo. */
+export function useQuietSlit(survey: Surveyed, face: Face, wanted: boolean): QuietSlit | undefined {
+  const pictureId = face.picture?.id;
+  const { outline, grainDeg, board } = survey;
+  const key = wanted && pictureId ? ['quiet-slit', pictureId, JSON.stringify([outline, grainDeg])] : null;
+  const { data } = useSWR<QuietSlit | undefined, Error>(key, async () => {
+    const jpeg = await jpegOf(pictureId);
+    if (!jpeg) return undefined;
+    const { view, origin } = closeViewOf(board, jpeg, outline);
+    const [left, top] = origin;
+    const found = await quietSlitInPhoto(
+      view,
+      outline.map(([x, y]): Point => [x - left, y - top]),
+      grainDeg,
+    );
+    return { ...found, crossed: found.crossed.map(([x, y]): Point => [x + left, y + top]) };
+  });
+  return data;
+}
