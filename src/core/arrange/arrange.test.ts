@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { pressField } from '../field';
+import { pressField, type FieldInput } from '../field';
 import type { Polygon } from '../geometry';
 import { candidatesFor, UNIT_FORCE_N } from './candidates';
 import { arrange, type ArrangeInput, type Arrangement } from '.';
@@ -20,18 +20,19 @@ const job = (over: Partial<ArrangeInput> = {}): ArrangeInput => ({
   ...over,
 });
 
+const fieldInput = (input: ArrangeInput, a: Arrangement): FieldInput => ({
+  panel: input.panel,
+  platen: { thicknessMm: a.platenMm, modulusMPa: 3000, poisson: 0.25 },
+  foundation: input.foundation,
+  target: input.target,
+  region: input.region,
+  gridMm: input.gridMm,
+  cauls: a.cauls,
+  clamps: a.clamps.map(({ at, forceN, caul }) => ({ at, forceN, ...(caul === undefined ? {} : { caul }) })),
+});
+
 /** The figures of an arrangement, worked out without it. */
-const fieldOf = (input: ArrangeInput, a: Arrangement) =>
-  pressField({
-    panel: input.panel,
-    platen: { thicknessMm: a.platenMm, modulusMPa: 3000, poisson: 0.25 },
-    foundation: input.foundation,
-    target: input.target,
-    region: input.region,
-    gridMm: input.gridMm,
-    cauls: a.cauls,
-    clamps: a.clamps.map(({ at, forceN, caul }) => ({ at, forceN, ...(caul === undefined ? {} : { caul }) })),
-  });
+const fieldOf = (input: ArrangeInput, a: Arrangement) => pressField(fieldInput(input, a));
 
 test('reaches the target within what the clamps give, and its figures are those of press.field', async () => {
   const input = job();
@@ -92,7 +93,8 @@ test('never worse than the layout it is given', async () => {
 });
 
 test('says what is missing: reach, force, clamps', async () => {
-  const deep = job({ face: box(-400, -300, 1000, 800) });
+  const short = [{ id: 'f', count: 6, forceN: 2000, reachMm: 15 }];
+  const deep = job({ face: box(-400, -300, 1000, 800), clamps: short });
   await expect(arrange(deep)).rejects.toThrow('no clamp that you own reaches that far');
   const none = job({ clamps: [] });
   await expect(arrange(none)).rejects.toThrow('Nothing holds it down');
@@ -101,6 +103,45 @@ test('says what is missing: reach, force, clamps', async () => {
   expect(weak.missing[0]).toBe(
     'The area needs 2.2 kN at least; the clamps that reach its middle give 0.5 kN together.',
   );
+});
+
+/** A blister of 100 × 80 mm in the middle of a top of 700 × 460 mm, out of reach of every clamp. */
+const bridged = (over: Partial<ArrangeInput> = {}): ArrangeInput =>
+  job({
+    panel: { widthMm: 130, heightMm: 110 },
+    region: box(15, 15, 100, 80),
+    face: box(-285, -175, 700, 460),
+    cauls: [{ widthMm: 60, heightMm: 60, modulusMPa: 11_000 }],
+    ...over,
+  });
+
+test('what lies too deep for any clamp gets cauls across the whole face, clamped at both edges', async () => {
+  const input = bridged();
+  const made = await arrange(input);
+  expect(made.reached).toBe(true);
+  for (const { from, to } of made.cauls) {
+    expect(Math.max(Math.abs(from[0] - to[0]), Math.abs(from[1] - to[1]))).toBeGreaterThanOrEqual(460);
+  }
+  // Every clamp stands within its reach of an edge, and each caul has two of them.
+  for (const { at } of made.clamps)
+    expect(Math.min(at[0] + 285, 415 - at[0], at[1] + 175, 285 - at[1])).toBeLessThanOrEqual(100);
+  expect(made.clamps).toHaveLength(2 * made.cauls.length);
+  const field = await pressField({ ...fieldInput(input, made), overhang: true });
+  const force = made.clamps.reduce((s, c) => s + c.forceN, 0);
+  expect(Math.abs(field.reactionN / force - 1)).toBeLessThan(1e-3);
+  expect(field.leastKPa).toBeGreaterThanOrEqual(150);
+});
+
+test('out of the middle the nearer end of a bridging caul is turned firmer, as the lever asks', () => {
+  const [first] = candidatesFor(2, { widthMm: 60, heightMm: 60, modulusMPa: 11_000 }, bridged({ face: box(-285, -115, 700, 460) })); // prettier-ignore
+  const [a, b] = first?.clamps ?? [];
+  const middle = 55;
+  // Moments about the middle of the blister cancel.
+  expect((a?.forceN ?? 0) * (middle - (a?.at[1] ?? 0))).toBeCloseTo(
+    (b?.forceN ?? 0) * ((b?.at[1] ?? 0) - middle),
+    6,
+  );
+  expect(a?.forceN).toBe(UNIT_FORCE_N);
 });
 
 test('stops when it is cancelled, and tells how far it is', async () => {

@@ -59,6 +59,7 @@ const rate = async (
       target,
       region,
       gridMm,
+      overhang: true,
       cauls: arrangement.cauls,
       clamps: arrangement.clamps.map(({ at, forceN, caul }) => ({
         at,
@@ -214,11 +215,11 @@ async function missingFor(
   const said: string[] = [];
   if (owned.length === 0) return [`There are no clamps: ${kN(needN)} are needed. Nothing holds it down.`];
   if (reaching.length === 0)
-    return [
-      `Its middle lies ${Math.round(depth)} mm in from the edge, and no clamp that you own reaches that far. Take deeper clamps, bars from above, weights, or a bowed caul across the whole face.`,
-    ];
+    said.push(
+      `Its middle lies ${Math.round(depth)} mm in from the edge, and no clamp that you own reaches that far. Take deeper clamps, bars from above, weights, or a stiffer caul across the whole face.`,
+    );
   const gives = reaching.reduce((s, c) => s + c.count * c.forceN, 0);
-  if (gives < needN)
+  if (reaching.length > 0 && gives < needN)
     said.push(
       `The area needs ${kN(needN)} at least; the clamps that reach its middle give ${kN(gives)} together.`,
     );
@@ -234,7 +235,7 @@ async function missingFor(
       platens: [{ ...platen, thicknessMm: twice }],
     });
   }
-  if (said.length === 0 || gives < needN) {
+  if (reaching.length > 0 && (said.length === 0 || gives < needN)) {
     const more = reaching.reduce((a, b) => (a.forceN >= b.forceN ? a : b));
     await whatIf(
       'With more clamps of the strongest kind that reaches',

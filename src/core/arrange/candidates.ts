@@ -1,5 +1,5 @@
-import { camberOf, MOST_CAMBER_SHARE, type CaulInput } from '../field';
-import { boundingBox, intersectionOf, type Point, type Polygon } from '../geometry';
+import { bridgeBowMm, camberOf, MOST_CAMBER_SHARE, type CaulInput } from '../field';
+import { boundingBox, intersectionOf, sides, type Point, type Polygon } from '../geometry';
 import { depthFromEdge } from '../press';
 import type { ArrangeInput, OwnedClamp, PlacedClamp } from './input';
 
@@ -66,7 +66,7 @@ const along = (from: number, to: number, count: number, inset: number): number[]
 /** Ways to press with so many clamps under one caul section: rows, how near the ends, straight or bowed cauls. */
 export function candidatesFor(count: number, section: Section, input: ArrangeInput): Candidate[] {
   const { region, face, panel, clamps: owned } = input;
-  const found: Candidate[] = crossBars(count, section, input);
+  const found: Candidate[] = [...crossBars(count, section, input), ...bridges(count, section, input)];
   for (let rows = 1; rows <= Math.min(count, MOST_ROWS); rows++) {
     // More rows than the caul's own width fits are bars that lie on each other.
     const stretches = rowsOf(region, rows);
@@ -137,10 +137,89 @@ function crossBars(
   });
 }
 
+/** Clamps of a bar across the whole face stand so far in from its edge. mm. */
+const EDGE_IN_MM = 20;
+/** With ends less alike than this a bar is more a lever than a bridge. */
+const LEAST_LEVER = 0.25;
+/** Ends so alike that a bow, which is the same to both sides, fits. */
+const ALIKE = 0.8;
+
+/** Where a level line through a place leaves the face on either side; nothing where the place is not inside. */
+function acrossFace(face: Polygon, [x, y]: Point): [number, number] | undefined {
+  const crossings = sides(face)
+    .filter(([a, b]) => a[1] <= y !== b[1] <= y)
+    .map(([a, b]) => a[0] + ((y - a[1]) / (b[1] - a[1])) * (b[0] - a[0]));
+  const before = crossings.filter((c) => c < x);
+  const after = crossings.filter((c) => c > x);
+  return before.length > 0 && after.length > 0 ? [Math.max(...before), Math.min(...after)] : undefined;
+}
+
+const swapped = ([x, y]: Point): Point => [y, x];
+
+/** Bars from edge to edge of the face over the region, clamped at both ends, for what lies deeper than a clamp reaches. */
+function bridges(
+  count: number,
+  section: Section,
+  { region, face, clamps: owned }: ArrangeInput,
+): Candidate[] {
+  if (count % 2 === 1) return [];
+  const box = boundingBox(region);
+  return [true, false].flatMap((upright) => {
+    const [from, to, near, far] = upright
+      ? [box.left, box.right, box.top, box.bottom]
+      : [box.top, box.bottom, box.left, box.right];
+    const middle = (near + far) / 2;
+    const lying = upright ? face.map(swapped) : face;
+    const bars = count / 2;
+    if (bars > 1 && (to - from) / bars < section.widthMm) return [];
+    return (bars > 1 ? INSETS : INSETS.slice(0, 1)).flatMap((inset): Candidate[] => {
+      const made = along(from, to, bars, inset).map((beside) => {
+        const spot = (t: number): Point => (upright ? swapped([t, beside]) : [t, beside]);
+        const ends = acrossFace(lying, [middle, beside]);
+        if (!ends) return undefined;
+        const [a, b] = [middle - ends[0] - EDGE_IN_MM, ends[1] - EDGE_IN_MM - middle];
+        // A bar that ends over the region is no bridge; the clamps reach it from that edge.
+        if (Math.min(a, b) < (far - near) / 2 || Math.min(a, b) < LEAST_LEVER * Math.max(a, b))
+          return undefined;
+        return {
+          caul: { from: spot(ends[0]), to: spot(ends[1]), ...section, camberMm: 0 } satisfies CaulInput,
+          // Forces as the lever asks: the nearer end takes the more.
+          ends: [
+            { at: spot(middle - a), forceN: UNIT_FORCE_N * Math.min(1, b / a) },
+            { at: spot(middle + b), forceN: UNIT_FORCE_N * Math.min(1, a / b) },
+          ],
+          spanMm: a + b,
+          alike: Math.min(a, b) / Math.max(a, b) >= ALIKE,
+        };
+      });
+      const whole = made.flatMap((m) => (m ? [m] : []));
+      if (whole.length < bars) return [];
+      const places = whole.flatMap((m, caul) => m.ends.map((e) => ({ ...e, caul })));
+      const kinds = assignClamps(
+        places.map((p) => p.at),
+        face,
+        owned,
+      );
+      if (!kinds) return [];
+      const clamps = places.map((p, i) => ({ ...p, kind: kinds[i]?.id ?? '' }));
+      const mostForceN = Math.min(...kinds.map((k) => k.forceN));
+      const straight = { cauls: whole.map((m) => m.caul), clamps, mostForceN };
+      if (!whole.every((m) => m.alike)) return [straight];
+      const bowed = whole.map(({ caul, spanMm }) => ({
+        ...caul,
+        camberMm: bridgeBowMm(UNIT_FORCE_N, spanMm, far - near, section) * (lengthOf(caul) / spanMm) ** 2,
+      }));
+      return [straight, { cauls: bowed, clamps, mostForceN: Math.min(mostForceN, planedUpToN(bowed)) }];
+    });
+  });
+}
+
+const lengthOf = ({ from, to }: CaulInput): number => Math.hypot(to[0] - from[0], to[1] - from[1]);
+
 /** The bow grows with the force; beyond this one the caul is too slender for it. N. */
 const planedUpToN = (bowed: readonly CaulInput[]): number =>
   UNIT_FORCE_N *
-  Math.min(...bowed.map((c) => ((c.to[0] - c.from[0]) * MOST_CAMBER_SHARE) / Math.max(c.camberMm, 1e-9)));
+  Math.min(...bowed.map((c) => (lengthOf(c) * MOST_CAMBER_SHARE) / Math.max(c.camberMm, 1e-9)));
 
 /** The same cauls with the bow that spreads two end clamps of the unit force evenly; nothing where that is no longer planed. */
 function bow(cauls: readonly CaulInput[], rows: readonly RowOf[]): CaulInput[] | undefined {

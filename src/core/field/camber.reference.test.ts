@@ -1,4 +1,4 @@
-import { camberOf } from './camber';
+import { bridgeBowMm, camberOf } from './camber';
 
 const CAUL = {
   lengthMm: 600,
@@ -57,4 +57,36 @@ test.each([
   [{ lengthMm: 1e5 }, 'The length between the clamps'],
 ])('%j is refused', (more, words) => {
   expect(() => camberOf({ ...CAUL, ...more })).toThrow(words);
+});
+
+describe('a caul that bridges a face', () => {
+  const section = { widthMm: 50, heightMm: 50, modulusMPa: 12_600 };
+  const stiffness = (12_600 * 50 * 50 ** 3) / 12;
+
+  test('pressing all along it takes the bow of the even load', () => {
+    const { endForceN, midCamberMm } = camberOf(CAUL);
+    expect(bridgeBowMm(endForceN, 600, 600, section)).toBeCloseTo(midCamberMm, 9);
+  });
+
+  test('pressing on a point: the parabola with the curvature F L / 2 E I of the middle', () => {
+    expect(bridgeBowMm(1000, 600, 1e-6, section)).toBeCloseTo(
+      (((1000 * 600) / 2 / stiffness) * 300 ** 2) / 2,
+      6,
+    );
+  });
+
+  test('in between it stands off at the ends of the stretch as far as a beam that is integrated step by step bends', () => {
+    const [force, span, pressed] = [1000, 600, 150];
+    const steps = 30_000;
+    const h = pressed / 2 / steps;
+    let [slope, y] = [0, 0];
+    for (let i = 0; i < steps; i++) {
+      const s = (i + 0.5) * h;
+      const moment = force * (span / 2 - s) - ((2 * force) / pressed) * ((pressed / 2 - s) ** 2 / 2);
+      slope += (moment / stiffness) * h;
+      y += slope * h;
+    }
+    const bow = bridgeBowMm(force, span, pressed, section);
+    expect((bow * (pressed / span) ** 2) / y).toBeCloseTo(1, 3);
+  });
 });

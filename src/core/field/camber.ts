@@ -77,5 +77,27 @@ export function camberOf(input: CamberInput): Camber {
   };
 }
 
+/**
+ * The bow for a caul that bridges a face: clamped at its ends, pressing only on a stretch in its middle. Given as the height over
+ * the whole span of the parabola that stands off as far as the caul bends at the ends of that stretch. mm.
+ *
+ * Of the two end forces F the stretch p gives back 2 F / p; from its end inwards the moment is F ((L − p) / 2 + u − u² / p), and
+ * the movement against the middle is the integral of u times it over p / 2. For p = L this is 5 w L⁴ / 384 E I.
+ *
+ * @param endForceN on each end
+ * @param spanMm between the clamps
+ * @param pressedMm length of the stretch in the middle, up to the span
+ */
+export function bridgeBowMm(
+  endForceN: number,
+  spanMm: number,
+  pressedMm: number,
+  { widthMm, heightMm, modulusMPa }: Pick<CamberInput, 'widthMm' | 'heightMm' | 'modulusMPa'>,
+): number {
+  const stiffness = (modulusMPa * widthMm * heightMm ** 3) / 12;
+  const p = Math.min(spanMm, pressedMm);
+  return ((endForceN * spanMm ** 2) / stiffness) * ((spanMm - p) / 16 + p * (1 / 24 - 1 / 64));
+}
+
 /** More bow than this for its length is not planed but a sign of a caul that is too slender. Share of the length. */
 export const MOST_CAMBER_SHARE = 1 / 60;

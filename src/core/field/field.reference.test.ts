@@ -3,6 +3,7 @@ import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { seededRandom } from '../check';
 import type { Point } from '../geometry';
 import { elimination } from './cholesky';
+import { bridgeBowMm } from './camber';
 import { dissect } from './dissection';
 import { pressField, type FieldInput } from './field';
 import { symmetric } from './sparse';
@@ -242,6 +243,26 @@ test('end clamps on a bowed caul press the middle that a straight one leaves wea
   const [straight, bowed] = [await layout(0), await layout(4)];
   expect(bowed.meanKPa).toBeGreaterThan(3 * straight.meanKPa);
   expect(straight.reactionN).toBeCloseTo(5000, -1);
+});
+
+describe('a caul that reaches beyond the platen', () => {
+  const across = (camberMm: number) => ({ from: [-200, 60] as Point, to: [400, 60] as Point, widthMm: 45, heightMm: 60, modulusMPa: 11_000, camberMm }); // prettier-ignore
+  const bridge = (camberMm: number, clamps: FieldInput['clamps']) =>
+    pressField(input({ panel: { widthMm: 200, heightMm: 120 }, foundation: { stiffnessMPaPerMm: 10 }, gridMm: 6, overhang: true, cauls: [across(camberMm)], clamps, region: [[10, 40], [190, 40], [190, 80], [10, 80]] })); // prettier-ignore
+  const ends = [{ at: [-200, 60] as Point, forceN: 2000, caul: 0 }, { at: [400, 60] as Point, forceN: 2000, caul: 0 }]; // prettier-ignore
+
+  test('hands the forces of both ends to the platen; its bow makes them even', async () => {
+    const bow = bridgeBowMm(2000, 600, 200, across(0));
+    const [straight, bowed] = [await bridge(0, ends), await bridge(bow, ends)];
+    expect(straight.reactionN / 4000).toBeCloseTo(1, 3);
+    expect(bowed.reactionN / 4000).toBeCloseTo(1, 3);
+    expect(bowed.leastKPa / bowed.meanKPa).toBeGreaterThan(1.5 * (straight.leastKPa / straight.meanKPa));
+    expect(bowed.greatestKPa).toBeLessThan(straight.greatestKPa);
+  });
+
+  test('tips when only one end is clamped, and says so', async () => {
+    await expect(bridge(0, ends.slice(0, 1))).rejects.toThrow('A caul tips');
+  });
 });
 
 test('what is symmetric stays symmetric', async () => {

@@ -11,6 +11,8 @@ export type FieldInput = PlateInput & {
   target: { leastKPa: number; mostKPa: number };
   /** Where the pressure counts, mm on the panel; the whole panel when not given. */
   region?: Polygon;
+  /** Cauls may reach beyond what the platen covers, and be clamped there, as bars across a whole face are. */
+  overhang?: boolean;
   /** The foundation pulls as well as it pushes: what the textbooks solve. For checks only; it is not taken from outside. */
   bonded?: boolean;
 };
@@ -61,6 +63,7 @@ export const fieldSchema = Joi.object({
   gridMm: Joi.number().required(),
   target: Joi.object({ leastKPa: Joi.number().required(), mostKPa: Joi.number().required() }).required(),
   region: Joi.array().items(point.optional()).min(3).max(500),
+  overhang: Joi.boolean(),
 });
 
 /** More nodes than this would take more memory than a phone gives. */
@@ -73,8 +76,19 @@ const COARSER = 2;
 /** So much of the clamps' force may stand on the wrong side of the contact's rim. */
 const WRONG_SHARE = 8e-4;
 const COARSE_ENOUGH = 400;
+/** What does not come back from the foundation hangs on the threads: something is not held. Share of the force. */
+const TIPPED_SHARE = 0.01;
 
-function assertField({ panel, platen, foundation, cauls, clamps, gridMm, target }: FieldInput): void {
+function assertField({
+  panel,
+  platen,
+  foundation,
+  cauls,
+  clamps,
+  gridMm,
+  target,
+  overhang,
+}: FieldInput): void {
   assertRange('The width of the panel', panel.widthMm, 'mm', 20, 5000);
   assertRange('The height of the panel', panel.heightMm, 'mm', 20, 5000);
   assertRange('The thickness of the platen', platen.thicknessMm, 'mm', 0.5, 200);
@@ -99,7 +113,8 @@ function assertField({ panel, platen, foundation, cauls, clamps, gridMm, target 
     assertRange(`The camber of caul ${i + 1}`, c.camberMm, 'mm', 0, 50);
     const lengthMm = Math.hypot(c.to[0] - c.from[0], c.to[1] - c.from[1]);
     if (lengthMm < 10) throw new RangeError(`Caul ${i + 1} has no length. Drag its ends apart.`);
-    if (off(c.from) || off(c.to)) {
+    assertRange(`The length of caul ${i + 1}`, lengthMm, 'mm', 10, 10_000);
+    if (!overhang && (off(c.from) || off(c.to))) {
       throw new RangeError(
         `Caul ${i + 1} is ${Math.round(lengthMm)} mm long and reaches beyond the panel. Shorten it, or lay it inside.`,
       );
@@ -109,7 +124,7 @@ function assertField({ panel, platen, foundation, cauls, clamps, gridMm, target 
     throw new RangeError('There are no clamps: nothing holds the platen down. Place at least one.');
   clamps.forEach((c, i) => {
     assertRange(`The force of clamp ${i + 1}`, c.forceN, 'N', 0, 50_000);
-    if (off(c.at)) {
+    if (off(c.at) && !(overhang && c.caul !== undefined)) {
       throw new RangeError(
         `Clamp ${i + 1} at ${Math.round(c.at[0])}, ${Math.round(c.at[1])} mm stands off the panel. Move it onto the panel.`,
       );
@@ -241,6 +256,11 @@ export async function pressField(input: FieldInput, job: JobContext = {}): Promi
     counted += a;
     if (pressure >= target.leastKPa && pressure <= target.mostKPa) covered += a;
   }
+  const force = input.clamps.reduce((s, c) => s + c.forceN, 0);
+  if (!input.bonded && Math.abs(reaction - force) > TIPPED_SHARE * force)
+    throw new RangeError(
+      'A caul tips: it is clamped beyond what lies under it, with nothing to hold its other end. Clamp it on both sides of the platen, or move it over the platen.',
+    );
   if (counted === 0)
     throw new RangeError(
       'No node of the grid lies in the place that counts. Take a finer grid or a larger place.',

@@ -1,6 +1,7 @@
 export { fieldSchema, pressField, type FieldInput, type PressField } from './field';
 export {
   bowHeightMm,
+  bridgeBowMm,
   camberOf,
   camberSchema,
   MOST_CAMBER_SHARE,
