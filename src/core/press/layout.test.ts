@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { clampById } from './clamps';
-import { layingMinutes, pressLayout, suggestClamp, type PressInput } from './layout';
+import { layingMinutes, placedLayout, pressLayout, suggestClamp, type PressInput } from './layout';
 import type { Polygon } from '../geometry';
 
 const FACE: Polygon = [[0, 0], [600, 0], [600, 450], [0, 450]]; // prettier-ignore
@@ -47,6 +47,29 @@ test('what a clamp cannot reach is counted', () => {
   expect(pressLayout(input({ loose: inner })).outOfReach).toBeGreaterThan(0);
   expect(suggestClamp(inner, FACE, [clampById('fStyle'), clampById('goBar')])?.id).toBe('goBar');
   expect(suggestClamp(strip(180, 40), FACE, [clampById('fStyle'), clampById('goBar')])?.id).toBe('fStyle');
+});
+
+test('a caul across the whole face presses where the platen is, not where its clamps stand', () => {
+  const inner: Polygon = [[250, 200], [350, 200], [350, 260], [250, 260]]; // prettier-ignore
+  const given = input({ loose: inner });
+  const { id } = clampById('fStyle');
+  const placed = placedLayout(
+    pressLayout(given),
+    given,
+    {
+      cauls: [{ from: [0, 230], to: [600, 230], widthMm: 45, heightMm: 60, camberMm: 2 }],
+      clamps: [
+        { at: [20, 230], clamp: id, forceN: 1500 },
+        { at: [580, 230], clamp: id, forceN: 1500 },
+      ],
+    },
+    () => ({ kind: clampById('fStyle'), count: 8 }),
+  );
+  // By hand: the platen reaches from 235 to 365 mm, and under the caul of 45 mm its 18 mm spread the force over 81 mm.
+  expect(placed.pressedMm2).toBeCloseTo(130 * 81, 3);
+  expect(placed.coverage).toBeCloseTo(1, 6);
+  expect(placed.outOfReach).toBe(0);
+  expect(placed.pressureKPa).toBeCloseTo((1000 * 3000) / (130 * 81), 6);
 });
 
 test('every loose strip along an edge is covered whole, clamps lie on the line of the edge', () => {

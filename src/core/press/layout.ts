@@ -5,6 +5,7 @@ import {
   assertOutline,
   boundingBox,
   centroidOf,
+  contains,
   distance,
   intersectionOf,
   nearestOnSegment,
@@ -73,6 +74,9 @@ const MOST_CLAMPS = 60;
 const spread = (thicknessMm: number): number =>
   thicknessMm * Math.tan((SPREAD_ANGLE_DEG.value * Math.PI) / 180);
 
+/** Cauls lie aslant on a face when that makes what they press so much narrower. */
+const SLANT_WORTH = 0.85;
+
 function pressDirection(loose: Polygon, face: Polygon): number {
   const reached = sidesReached(face, loose)
     .flatMap((i) => {
@@ -86,11 +90,17 @@ function pressDirection(loose: Polygon, face: Polygon): number {
     });
   const along = reached.sort((a, b) => b.length - a.length)[0];
   if (along) return along.angle;
-  const spans = [0, 30, 60, 90, 120, 150].map((angle) => {
+  // Away from the edges cauls lie along the narrow shape, and along the face where that makes little difference.
+  const acrossAt = (angle: number): number => {
     const box = boundingBox(loose.map((p) => rotate(p, -angle)));
-    return { angle, length: box.right - box.left };
-  });
-  return spans.sort((a, b) => b.length - a.length)[0]?.angle ?? 0;
+    return box.bottom - box.top;
+  };
+  const onFace = sides(face).map(([a, b]) => (Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI);
+  const turned = Array.from({ length: 12 }, (_, i) => i * 15);
+  const narrowest = (angles: readonly number[]): number =>
+    angles.reduce((best, a) => (acrossAt(a) < acrossAt(best) - 1e-6 ? a : best));
+  const [straight, slanted] = [narrowest(onFace), narrowest(turned)];
+  return acrossAt(slanted) < SLANT_WORTH * acrossAt(straight) ? slanted : straight;
 }
 
 /** The stretch of an outline, in its own turned frame, that lies between two heights. */
@@ -121,6 +131,31 @@ export const depthFromEdge = (face: Polygon, p: Point): number =>
 export const caulUnder = (cauls: readonly Caul[], at: Point): number =>
   cauls.findIndex((c) => distance(at, nearestOnSegment(at, c.from, c.to)) <= c.widthMm / 2 + 0.5);
 
+/** What a caul that bridges the face presses on for the clamp at one of its ends: the half of its stretch over the platen. */
+function halfUnder(caul: Caul, clampAt: Point, { platen }: PressLayout, beyondMm: number): Polygon {
+  const lengthMm = distance(caul.from, caul.to);
+  const angle = (Math.atan2(caul.to[1] - caul.from[1], caul.to[0] - caul.from[0]) * 180) / Math.PI;
+  const along = (p: Point): number => rotate([p[0] - caul.from[0], p[1] - caul.from[1]], -angle)[0];
+  const bar = footprintAt(
+    [(caul.from[0] + caul.to[0]) / 2, (caul.from[1] + caul.to[1]) / 2],
+    angle,
+    lengthMm / 2,
+    caul.widthMm / 2 + beyondMm,
+  );
+  const over = intersectionOf([bar], [platen]).flat().map(along);
+  if (over.length === 0) return footprintAt(clampAt, angle, 1, 1);
+  const [left, right] = [Math.min(...over), Math.max(...over)];
+  const middle = (left + right) / 2;
+  const centre = along(clampAt) < middle ? (left + middle) / 2 : (middle + right) / 2;
+  const [dx, dy] = rotate([centre, 0], angle);
+  return footprintAt(
+    [caul.from[0] + dx, caul.from[1] + dy],
+    angle,
+    (right - left) / 4,
+    caul.widthMm / 2 + beyondMm,
+  );
+}
+
 /**
  * The rule's figures for cauls and clamps that have been placed: what lies under their cones, how hard, and what is beyond reach.
  *
@@ -137,6 +172,7 @@ export function placedLayout(
   if (n === 0) throw new RangeError('There are no clamps: nothing holds it down. Add a clamp.');
   const footprints = placed.clamps.map(({ at, clamp }) => {
     const caul = placed.cauls[caulUnder(placed.cauls, at)];
+    if (caul && !contains(base.platen, at)) return halfUnder(caul, at, base, spread(input.platenMm));
     const direction = caul
       ? (Math.atan2(caul.to[1] - caul.from[1], caul.to[0] - caul.from[0]) * 180) / Math.PI
       : base.directionDeg;

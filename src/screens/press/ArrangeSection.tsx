@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Arranged, ArrangeInput } from '@/core/arrange';
 import { CAUL_MODULUS, PLATEN_MODULUS, PLATEN_POISSON } from '@/core/field';
+import { distance } from '@/core/geometry';
 import { clampById, type ClampId, type PlacedLayout } from '@/core/press';
 import type { GlueChoice, Shop } from '@/records';
 import { Button, Chips, Notice, Progress, Section, Stepper, Text } from '@/ui';
@@ -118,10 +119,11 @@ export function ArrangeSection({ plan, frame, shop, byHand, onByHand, onChange }
   const [first] = placed.clamps;
   const place = (next: PlacedLayout): void => onChange({ placed: next });
   const bowed = placed.cauls.find((c) => c.camberMm > 0.05);
+  const longest = Math.max(0, ...placed.cauls.map((c) => distance(c.from, c.to)));
   return (
     <Section
       title="Where clamps and cauls stand"
-      help={`${inWords(placed.clamps)}; ${placed.cauls.length} ${placed.cauls.length === 1 ? 'caul' : 'cauls'}${bowed ? ` bowed by ${bowed.camberMm.toFixed(1)} mm` : ''}, platen ${length(plan.platenMm)}.`}
+      help={`${inWords(placed.clamps)}; ${placed.cauls.length} ${placed.cauls.length === 1 ? 'caul' : 'cauls'}${longest > 0 ? ` up to ${length(longest)} long` : ''}${bowed ? ` bowed by ${bowed.camberMm.toFixed(1)} mm` : ''}, platen ${length(plan.platenMm)}.`}
     >
       {fraction === undefined ? (
         <Button label="Arrange for me" onPress={start} />

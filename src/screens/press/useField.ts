@@ -48,8 +48,8 @@ export function fieldFrame(
   };
   const bed = bedOf(face.species, face.boardMm ?? COMMON_BOARD_MM);
   const cauls = placed.cauls.map((c) => ({
-    from: inside(c.from),
-    to: inside(c.to),
+    from: inFrame(c.from),
+    to: inFrame(c.to),
     widthMm: c.widthMm,
     heightMm: c.heightMm,
     modulusMPa: CAUL_MODULUS.value,
@@ -57,7 +57,7 @@ export function fieldFrame(
   }));
   const clamps = placed.clamps.map(({ at, forceN }) => {
     const on = caulUnder(placed.cauls, at);
-    return { at: inside(at), forceN, ...(on >= 0 ? { caul: on } : {}) };
+    return on >= 0 ? { at: inFrame(at), forceN, caul: on } : { at: inside(at), forceN };
   });
   const side = Math.min(widthMm, heightMm);
   return {
@@ -71,6 +71,7 @@ export function fieldFrame(
       foundation: { stiffnessMPaPerMm: bed.stiffnessMPaPerMm },
       cauls,
       clamps,
+      overhang: true,
       gridMm: live ? Math.min(40, side / LIVE_CELLS) : Math.min(10, Math.max(2, side / CELLS)),
       target: { leastKPa: targetKPa, mostKPa: Math.max(targetKPa, bed.crushingKPa) },
       region: plan.outline.map(inFrame),
