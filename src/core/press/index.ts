@@ -1,2 +1,3 @@
 export { CLAMPS, clampById, POINT_CLAMPS, type ClampId, type ClampKind } from './clamps';
 export * from './layout';
+export * from './bag';

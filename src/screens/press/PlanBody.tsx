@@ -2,13 +2,13 @@ import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { TEMPERATURE_RULE } from '@/core/adhesive';
 import { distance } from '@/core/geometry';
-import { caulUnder, clampById, SECTION, SPREAD_ANGLE_DEG } from '@/core/press';
+import { caulUnder, SECTION, SPREAD_ANGLE_DEG } from '@/core/press';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
 import { Figure, Notice, Row, Section, Text } from '@/ui';
 import type { PressPlan } from '../shared/derive';
 import { FieldSection } from './FieldView';
-import { StackSection } from './StackSection';
+import { StackSection, type StackPart } from './StackSection';
 import { useField, type FieldFrame } from './useField';
 
 type BodyProps = {
@@ -19,8 +19,8 @@ type BodyProps = {
   area: (mm2: number) => string;
   temperatureText: string;
   frame?: FieldFrame;
-  /** A board of the stack is dragged thicker or thinner. */
-  onStack: (part: 'platen' | 'caul', heightMm: number) => void;
+  /** A layer of the stack is dragged thicker or thinner. */
+  onStack: (part: StackPart, heightMm: number) => void;
   onStackEnd: () => void;
   /** What stands between the figures and the stack. */
   children?: ReactNode;
@@ -157,18 +157,6 @@ export function PlanBody({
             value={`${(layout.forcePerClampN / 1000).toFixed(1)} kN`}
             source={describeSource(clamp.forceN.source)}
           />
-          {plan.bagKPa === undefined ? null : (
-            <Row
-              title="In the vacuum bag instead"
-              detail={
-                plan.bagKPa >= plan.targetKPa
-                  ? 'Enough for this glue, and even everywhere; no clamps are needed'
-                  : `Even everywhere, but less than the ${plan.targetKPa} kPa that this glue wants`
-              }
-              value={`${plan.bagKPa} kPa`}
-              source={describeSource(clampById('vacuum').forceN.source)}
-            />
-          )}
           <Row
             title="Rule of three"
             detail={`${SECTION.clamps.value} clamps per ${SECTION.lengthMm.value} mm would be ${layout.practiceClamps}`}

@@ -1,12 +1,10 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState, type ComponentProps } from 'react';
 import { G } from 'react-native-svg';
-import { ADHESIVES } from '@/core/adhesive';
 import { COMMON_BOARD_MM } from '@/core/field';
 import { methodById, type MethodId } from '@/core/method';
-import { POINT_CLAMPS } from '@/core/press';
 import { useShop, type GlueChoice, type Piece, type Shop, type Stored } from '@/records';
-import { Button, Chips, Fold, LengthField, Notice, Stepper } from '@/ui';
+import { Button, Notice } from '@/ui';
 import { Cautions } from '../decide/RankingView';
 import { pressPlan } from '../shared/derive';
 import { damageLabel, surveyed, type Surveyed } from '../shared/surveying';
@@ -16,15 +14,17 @@ import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useAct';
 import { useDamageView } from '../shared/usePiece';
-import { lengthBetween } from '../shared/lengthCheck';
+import { KeepFigures } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 import { ArrangeSection } from './ArrangeSection';
 import { BlisterMarks, blisterOf, BlisterSection, StagesSection } from './BlisterSection';
+import { BagFold } from './BagFold';
+import { ChangeFold, type Layers } from './ChangeFold';
 import { CamberFold } from './CamberFold';
 import { FloodSection } from './FloodSection';
 import { PlanBody } from './PlanBody';
 import { PlanView } from './PlanView';
-import { movedPlacing, placingHandles } from './placing';
+import { movedPlacing, placingHandles, withCauls } from './placing';
 import { fieldFrame } from './useField';
 import { useQuietSlit } from './useQuietSlit';
 
@@ -78,11 +78,13 @@ type PageProps = {
 
 function PressPage({ damage, face, piece, onFace, treated, method, survey, shop, frame }: PageProps) {
   const change = useChange();
-  const { unit, length, area, temperature } = useUnits();
+  const { length, area, temperature } = useUnits();
   const [byHand, setByHand] = useState(false);
   // While something is dragged the plan follows it; it is kept when the finger lifts.
   const glue = useDraft<GlueChoice>(damage.body.glue, (next) => change(damage, { glue: next }));
-  const live = glue.value !== damage.body.glue;
+  const { veneerMm, boardMm = COMMON_BOARD_MM } = face.body;
+  const layers = useDraft<Layers>({}, (next) => change(face, next));
+  const live = glue.value !== damage.body.glue || layers.value.boardMm !== undefined;
   const result = pressPlan(treated, method, { ...damage.body, glue: glue.value }, survey, shop);
   const set = (patch: GlueChoice): void => change(damage, { glue: { ...damage.body.glue, ...patch } });
   const plan = result.ok ? result.value : undefined;
@@ -92,7 +94,9 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
   const moved = figures['slit.aside'];
   const asideMm = typeof moved === 'number' ? moved : (quiet?.asideMm ?? 0);
   const blister = plan && slitting ? blisterOf(plan, survey.grainDeg, asideMm) : undefined;
-  const frameOfField = plan ? fieldFrame(plan, face.body, survey.board.plane.outline, live) : undefined;
+  const frameOfField = plan
+    ? fieldFrame(plan, { ...face.body, ...layers.value }, survey.board.plane.outline, live)
+    : undefined;
   return (
     <Page
       {...frame}
@@ -129,27 +133,20 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
       ) : (
         <PlanBody
           plan={plan}
-          veneerMm={face.body.veneerMm}
-          boardMm={face.body.boardMm ?? COMMON_BOARD_MM}
-          onStack={(part, mm) =>
-            glue.drag(
-              part === 'platen'
-                ? { ...glue.value, platenMm: mm }
-                : {
-                    ...glue.value,
-                    caulHeightMm: mm,
-                    ...(glue.value.placed
-                      ? {
-                          placed: {
-                            ...glue.value.placed,
-                            cauls: glue.value.placed.cauls.map((c) => ({ ...c, heightMm: mm })),
-                          },
-                        }
-                      : {}),
-                  },
-            )
-          }
-          onStackEnd={glue.drop}
+          veneerMm={layers.value.veneerMm ?? veneerMm}
+          boardMm={layers.value.boardMm ?? boardMm}
+          onStack={(part, mm) => {
+            if (part === 'veneer') layers.drag({ ...layers.value, veneerMm: mm });
+            else if (part === 'core') layers.drag({ ...layers.value, boardMm: mm });
+            else
+              glue.drag(
+                part === 'platen' ? { ...glue.value, platenMm: mm } : withCauls(glue.value, { heightMm: mm }),
+              );
+          }}
+          onStackEnd={() => {
+            glue.drop();
+            layers.drop();
+          }}
           length={length}
           area={area}
           temperatureText={temperature(shop.temperatureC)}
@@ -167,59 +164,15 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
           ) : null}
         </PlanBody>
       )}
-      <Fold title="Change glue, clamps or the stack">
-        <Chips
-          label="Glue"
-          {...(plan ? { help: plan.adhesive.note } : {})}
-          options={ADHESIVES.map((a) => ({ value: a.id, label: a.label }))}
-          value={plan?.adhesive.id}
-          onChange={(adhesive) => set({ adhesive })}
-        />
-        <Chips
-          label="Clamps"
-          options={POINT_CLAMPS.map((c) => ({
-            value: c.id,
-            label: `${c.label} (${shop.clamps.find((s) => s.id === c.id)?.count ?? 0})`,
-          }))}
-          value={plan?.clamp.id}
-          onChange={(clamp) => set({ clamp })}
-        />
-        {plan ? (
-          <>
-            <Stepper
-              label="Wanted pressure"
-              unit="kPa"
-              value={plan.targetKPa}
-              least={5}
-              most={2000}
-              step={25}
-              onChange={(targetKPa) => set({ targetKPa })}
-            />
-            <LengthField
-              label="Platen thickness"
-              valueMm={plan.platenMm}
-              unit={unit}
-              check={lengthBetween('The platen', 3, 100)}
-              onChange={(platenMm) => set({ platenMm })}
-            />
-            <LengthField
-              label="Caul height"
-              valueMm={plan.caul.heightMm}
-              unit={unit}
-              check={lengthBetween('The caul', 10, 150)}
-              onChange={(caulHeightMm) => set({ caulHeightMm })}
-            />
-            <LengthField
-              label="Caul width"
-              valueMm={plan.caul.widthMm}
-              unit={unit}
-              check={lengthBetween('The caul', 10, 300)}
-              onChange={(caulWidthMm) => set({ caulWidthMm })}
-            />
-          </>
-        ) : null}
-        <Button label="Back to the defaults" kind="quiet" onPress={() => change(damage, { glue: {} })} />
-      </Fold>
+      <ChangeFold
+        plan={plan}
+        shop={shop}
+        glue={damage.body.glue}
+        veneerMm={veneerMm}
+        boardMm={boardMm}
+        onGlue={(next) => change(damage, { glue: next })}
+        onLayers={(next) => change(face, next)}
+      />
       {blister ? (
         <BlisterSection
           blister={blister}
@@ -242,6 +195,11 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
       ) : null}
       {plan ? (
         <CamberFold plan={plan} name={`${piece.body.name}, ${damageLabel(damage.body)}`} paper={shop.paper} />
+      ) : null}
+      {plan ? (
+        <KeepFigures damage={damage}>
+          <BagFold plan={plan} face={survey.board.plane.outline} thickMm={boardMm + veneerMm} />
+        </KeepFigures>
       ) : null}
       <Cautions method={method} />
       {plan?.times.ok ? (

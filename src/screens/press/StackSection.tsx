@@ -2,6 +2,16 @@ import { useState } from 'react';
 import { G, Line, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import { Canvas, fonts, materials, useTheme } from '@/ui';
 
+export type StackPart = 'veneer' | 'core' | 'platen' | 'caul';
+
+/** What each part may measure, in steps that a hand can set. mm. */
+export const STACK_SIZES: Record<StackPart, { least: number; most: number; step: number }> = {
+  veneer: { least: 0.2, most: 6, step: 0.1 },
+  core: { least: 3, most: 100, step: 1 },
+  platen: { least: 3, most: 100, step: 1 },
+  caul: { least: 10, most: 150, step: 1 },
+};
+
 type Props = {
   /** Clamp places along the caul, mm from the caul's left end. */
   clampsMm: number[];
@@ -11,23 +21,23 @@ type Props = {
   coreMm: number;
   padMm: number;
   label: string;
-  onMove: (part: 'platen' | 'caul', heightMm: number) => void;
+  onMove: (part: StackPart, heightMm: number) => void;
   onMoveEnd: () => void;
 };
 
 const BENCH_MM = 22;
 const BLOCK_MM = 20;
 const CLAMP_MM = 34;
-/** The veneer and the glue under it are too thin to be seen at scale; they are drawn this much thicker. */
-const LEAST_VENEER_MM = 4;
+/** Veneer is too thin to be seen or taken hold of at scale; it is drawn so many times as thick. */
+const VENEER_DRAWN = 5;
 const ROOM_SHARE = 1.3;
 const HEIGHT_PX = 230;
 
-/** The clamp stack cut lengthwise, to scale but for the veneer, with the 45° spread from each clamp; boards are dragged thicker. */
+/** The clamp stack cut lengthwise, to scale but for the veneer, with the 45° spread from each clamp; each layer is dragged thicker. */
 export function StackSection(props: Props) {
   const { clampsMm, caulMm, platenMm, veneerMm, coreMm, padMm, label, onMove, onMoveEnd } = props;
   const theme = useTheme();
-  const veneer = Math.max(LEAST_VENEER_MM, veneerMm);
+  const veneer = VENEER_DRAWN * veneerMm;
   const spread = caulMm.height + platenMm;
   // The veneer stays where it is while a board is dragged; the drawing finds its size anew when it has been let go.
   const [room, setRoom] = useState(spread * ROOM_SHARE);
@@ -47,12 +57,22 @@ export function StackSection(props: Props) {
       heightPx={HEIGHT_PX}
       content={{ width: wide, height: total }}
       handles={[
+        ...(veneerMm > 0
+          ? [{ id: 'veneer', label: 'Underside of the veneer', x: caulMm.length * 0.7 - left, y: yCore }]
+          : []),
+        { id: 'core', label: 'Underside of the core', x: grip, y: yBlock },
         { id: 'platen', label: 'Top of the platen', x: grip, y: yPlaten },
         { id: 'caul', label: 'Top of the caul', x: grip, y: yCaul },
       ]}
       onMove={(id, [, y]) => {
-        const mm = Math.round((id === 'caul' ? yPlaten : yVeneer) - y);
-        onMove(id === 'caul' ? 'caul' : 'platen', id === 'caul' ? clamped(mm, 10, 150) : clamped(mm, 3, 100));
+        const heights: Record<StackPart, number> = {
+          veneer: (y - yVeneer) / VENEER_DRAWN,
+          core: y - yCore,
+          platen: yVeneer - y,
+          caul: yPlaten - y,
+        };
+        const part = (Object.keys(heights) as StackPart[]).find((p) => p === id);
+        if (part) onMove(part, fitted(part, heights[part]));
       }}
       onMoveEnd={onMoveEnd}
     >
@@ -111,7 +131,11 @@ export function StackSection(props: Props) {
             ))}
             {name(0, yCaul + caulMm.height / 2, `caul ${Math.round(caulMm.height)} mm`)}
             {name(-12, yPlaten + platenMm / 2, `platen ${Math.round(platenMm)} mm, release sheet`)}
-            {name(left, yCore + coreMm / 2, `core ${Math.round(coreMm)} mm, veneer ${veneerMm} mm on glue`)}
+            {name(
+              left,
+              yCore + coreMm / 2,
+              `core ${Math.round(coreMm)} mm${veneerMm > 0 ? `, veneer ${veneerMm} mm on glue` : ''}`,
+            )}
             {name(0, yBlock + BLOCK_MM / 2, 'block')}
             {name(left, yBench + BENCH_MM / 2, 'bench', false)}
           </G>
@@ -121,4 +145,7 @@ export function StackSection(props: Props) {
   );
 }
 
-const clamped = (v: number, least: number, most: number): number => Math.min(most, Math.max(least, v));
+function fitted(part: StackPart, mm: number): number {
+  const { least, most, step } = STACK_SIZES[part];
+  return Number(Math.min(most, Math.max(least, Math.round(mm / step) * step)).toFixed(1));
+}

@@ -1,5 +1,6 @@
 import type { Point } from '@/core/geometry';
 import { caulUnder, type PlacedLayout } from '@/core/press';
+import type { GlueChoice } from '@/records';
 import type { Handle } from '@/ui';
 
 /** Handles of what is placed: each clamp, each end of a caul, and a cross that moves a caul with the clamps on it. */
@@ -69,4 +70,15 @@ export function withClamp(placed: PlacedLayout): PlacedLayout {
     if (b - a > width) [widest, width] = [[a, b], b - a];
   }
   return { ...placed, clamps: [...placed.clamps, { ...last, at: at((widest[0] + widest[1]) / 2) }] };
+}
+
+/** The choice with cauls of another section; those that are placed become so too. */
+export function withCauls(glue: GlueChoice, section: { widthMm?: number; heightMm?: number }): GlueChoice {
+  const { placed } = glue;
+  return {
+    ...glue,
+    ...(section.heightMm === undefined ? {} : { caulHeightMm: section.heightMm }),
+    ...(section.widthMm === undefined ? {} : { caulWidthMm: section.widthMm }),
+    ...(placed ? { placed: { ...placed, cauls: placed.cauls.map((c) => ({ ...c, ...section })) } } : {}),
+  };
 }
