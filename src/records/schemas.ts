@@ -211,6 +211,7 @@ export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
           )
           .max(200)
           .required(),
+        loose: Joi.object({ areaMm2: Joi.number().min(0).max(1e8).required(), at: spotMm.required() }),
       }),
     }).required(),
     glueUp: Joi.object({

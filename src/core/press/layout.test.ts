@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { clampById } from './clamps';
-import { layingMinutes, placedLayout, pressLayout, suggestClamp, type PressInput } from './layout';
+import {
+  layingMinutes,
+  outgrown,
+  placedLayout,
+  placeOf,
+  pressLayout,
+  suggestClamp,
+  type PressInput,
+} from './layout';
 import type { Polygon } from '../geometry';
 
 const FACE: Polygon = [[0, 0], [600, 0], [600, 450], [0, 450]]; // prettier-ignore
@@ -70,6 +78,20 @@ test('a caul across the whole face presses where the platen is, not where its cl
   expect(placed.coverage).toBeCloseTo(1, 6);
   expect(placed.outOfReach).toBe(0);
   expect(placed.pressureKPa).toBeCloseTo((1000 * 3000) / (130 * 81), 6);
+});
+
+test('clamps that were placed are looked at again when the outline has grown or moved, not when it was nudged', () => {
+  const placed = { cauls: [], clamps: [], loose: placeOf(strip(180, 40)) };
+  expect(outgrown(placed, strip(180, 40))).toBe(false);
+  expect(outgrown(placed, strip(183, 40))).toBe(false);
+  expect(outgrown(placed, strip(180, 60))).toBe(true);
+  expect(
+    outgrown(
+      placed,
+      strip(180, 40).map(([x, y]) => [x + 30, y]),
+    ),
+  ).toBe(true);
+  expect(outgrown({ cauls: [], clamps: [] }, strip(300, 90))).toBe(false);
 });
 
 test('every loose strip along an edge is covered whole, clamps lie on the line of the edge', () => {

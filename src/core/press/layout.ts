@@ -36,6 +36,8 @@ export type Caul = { from: Point; to: Point; widthMm: number };
 export type PlacedLayout = {
   cauls: (Caul & { heightMm: number; camberMm: number })[];
   clamps: { at: Point; clamp: ClampId; forceN: number }[];
+  /** What it was placed for; not known for layouts from before this was kept. */
+  loose?: { areaMm2: number; at: Point };
 };
 
 export type PressLayout = {
@@ -126,6 +128,25 @@ function footprintAt(at: Point, directionDeg: number, halfAlong: number, halfAcr
 
 export const depthFromEdge = (face: Polygon, p: Point): number =>
   Math.min(...sides(face).map(([a, b]) => distance(p, nearestOnSegment(p, a, b))));
+
+/** An outline may be nudged by so much before clamps that were placed for it are looked at again. */
+const SAME_PLACE = { areaShare: 0.03, mm: 4 };
+
+/** The size and middle of an outline, to know it again by. */
+export const placeOf = (loose: Polygon): { areaMm2: number; at: Point } => {
+  const [x, y] = centroidOf(loose);
+  return { areaMm2: Math.round(areaOf(loose)), at: [Math.round(x), Math.round(y)] };
+};
+
+/** Has the outline changed since the clamps were placed? */
+export function outgrown({ loose: then }: PlacedLayout, loose: Polygon): boolean {
+  if (!then) return false;
+  const now = placeOf(loose);
+  return (
+    Math.abs(now.areaMm2 - then.areaMm2) > SAME_PLACE.areaShare * then.areaMm2 ||
+    distance(now.at, then.at) > SAME_PLACE.mm
+  );
+}
 
 /** The caul that a place lies on, if any. */
 export const caulUnder = (cauls: readonly Caul[], at: Point): number =>

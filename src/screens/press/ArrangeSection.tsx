@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import type { Arranged, ArrangeInput } from '@/core/arrange';
 import { CAUL_MODULUS, PLATEN_MODULUS, PLATEN_POISSON } from '@/core/field';
 import { distance } from '@/core/geometry';
-import { clampById, type ClampId, type PlacedLayout } from '@/core/press';
+import { clampById, outgrown, placeOf, type ClampId, type PlacedLayout } from '@/core/press';
 import type { GlueChoice, Shop } from '@/records';
 import { Button, Chips, Notice, Progress, Section, Stepper, Text } from '@/ui';
 import { computeInWorker } from '@/worker';
@@ -107,7 +107,11 @@ export function ArrangeSection({ plan, frame, shop, byHand, onByHand, onChange }
           onProgress: setFraction,
         })) as Arranged;
         setMade(found);
-        if (!found.kept) onChange({ placed: placedOf(found, frame), platenMm: found.platenMm });
+        if (!found.kept)
+          onChange({
+            placed: { ...placedOf(found, frame), loose: placeOf(plan.outline) },
+            platenMm: found.platenMm,
+          });
       } catch (error) {
         if (!(error instanceof RangeError)) throw error;
         setProblem(error.message);
@@ -117,7 +121,7 @@ export function ArrangeSection({ plan, frame, shop, byHand, onByHand, onChange }
     });
   const { placed } = plan;
   const [first] = placed.clamps;
-  const place = (next: PlacedLayout): void => onChange({ placed: next });
+  const place = (next: PlacedLayout): void => onChange({ placed: { ...next, loose: placeOf(plan.outline) } });
   const bowed = placed.cauls.find((c) => c.camberMm > 0.05);
   const longest = Math.max(0, ...placed.cauls.map((c) => distance(c.from, c.to)));
   return (
@@ -125,6 +129,11 @@ export function ArrangeSection({ plan, frame, shop, byHand, onByHand, onChange }
       title="Where clamps and cauls stand"
       help={`${inWords(placed.clamps)}; ${placed.cauls.length} ${placed.cauls.length === 1 ? 'caul' : 'cauls'}${longest > 0 ? ` up to ${length(longest)} long` : ''}${bowed ? ` bowed by ${bowed.camberMm.toFixed(1)} mm` : ''}, platen ${length(plan.platenMm)}.`}
     >
+      {outgrown(placed, plan.outline) ? (
+        <Notice kind="stop" title="The outline has changed since these clamps were placed">
+          Arrange again, drag them to where they belong, or go back to the 45° layout.
+        </Notice>
+      ) : null}
       {fraction === undefined ? (
         <Button label="Arrange for me" onPress={start} />
       ) : (

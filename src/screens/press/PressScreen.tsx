@@ -3,6 +3,7 @@ import { useState, type ComponentProps } from 'react';
 import { G } from 'react-native-svg';
 import { COMMON_BOARD_MM } from '@/core/field';
 import { methodById, type MethodId } from '@/core/method';
+import { placeOf } from '@/core/press';
 import { useShop, type GlueChoice, type Piece, type Shop, type Stored } from '@/records';
 import { Button, Notice } from '@/ui';
 import { Cautions } from '../decide/RankingView';
@@ -112,7 +113,10 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
             ? {
                 handles: placingHandles(plan.placed),
                 onMove: (id: string, at: readonly [number, number]) =>
-                  glue.drag({ ...glue.value, placed: movedPlacing(plan.placed, id, at) }),
+                  glue.drag({
+                    ...glue.value,
+                    placed: { ...movedPlacing(plan.placed, id, at), loose: placeOf(plan.outline) },
+                  }),
                 onMoveEnd: glue.drop,
               }
             : {})}

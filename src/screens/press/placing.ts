@@ -42,6 +42,7 @@ export function movedPlacing(placed: PlacedLayout, id: string, to: readonly [num
   ];
   const shift = (p: Point): Point => [p[0] + by[0], p[1] + by[1]];
   return {
+    ...placed,
     cauls: replace({ from: shift(caul.from), to: shift(caul.to) }),
     clamps: placed.clamps.map((c) =>
       caulUnder(placed.cauls, c.at) === index ? { ...c, at: shift(c.at) } : c,
