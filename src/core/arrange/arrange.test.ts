@@ -64,6 +64,15 @@ test('keeps the user’s own layout when it is not beaten', async () => {
   expect(again).toMatchObject({ reached: true, kept: true });
 });
 
+test('a layout that takes more clamps than are owned is not kept, however well it would press', async () => {
+  const first = await arrange(job({ clamps: [{ id: 'f', count: 6, forceN: 2000, reachMm: 100 }] }));
+  const own = { platenMm: first.platenMm, cauls: first.cauls, clamps: first.clamps };
+  const few = [{ id: 'f', count: first.clamps.length - 1, forceN: 2000, reachMm: 100 }];
+  expect((await arrange(job({ own, clamps: few }))).kept).toBe(false);
+  const shallow = [{ id: 'f', count: 6, forceN: 2000, reachMm: 25 }];
+  expect((await arrange(job({ own, clamps: shallow }))).kept).toBe(false);
+});
+
 test('never worse than the layout it is given', async () => {
   await fc.assert(
     fc.asyncProperty(

@@ -250,9 +250,25 @@ async function missingFor(
   return said;
 }
 
+/** Are there as many clamps of each kind as a layout takes, and do they reach? What cannot be set up is not to be beaten. */
+function canBeSetUp({ clamps }: Arrangement, { clamps: owned, face }: ArrangeInput): boolean {
+  const kinds = [...new Set(clamps.map((c) => c.kind))];
+  return (
+    clamps.length > 0 &&
+    kinds.every((kind) => {
+      const mine = owned.find((o) => o.id === kind);
+      const taken = clamps.filter((c) => c.kind === kind);
+      return (
+        mine && taken.length <= mine.count && taken.every((c) => depthFromEdge(face, c.at) <= mine.reachMm)
+      );
+    })
+  );
+}
+
 /**
  * Registry `press.arrange`: where clamps and cauls go so that the region lies within the target with the fewest clamps, from what
- * is owned. The user's own layout is kept unless it is beaten.
+ * is owned. The user's own layout is kept unless it is beaten; one that takes more clamps than are owned, or deeper ones, does not
+ * count.
  *
  * @throws RangeError for what `press.field` refuses; AbortError when cancelled
  */
@@ -260,7 +276,7 @@ export async function arrange(input: ArrangeInput, job: JobContext = {}): Promis
   const count = input.clamps.reduce((s, c) => s + c.count, 0);
   const most = Math.min(MOST_CLAMPS, count);
   const own =
-    input.own && input.own.clamps.length > 0 ? await rate(input, input.own, input.gridMm, job) : undefined;
+    input.own && canBeSetUp(input.own, input) ? await rate(input, input.own, input.gridMm, job) : undefined;
   const { best, tried } = most > 0 ? await search(input, job, most) : { best: undefined, tried: 0 };
   const chosen = own && (!best || !better(best, own)) ? own : best;
   if (!chosen) {
