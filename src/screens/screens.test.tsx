@@ -106,6 +106,7 @@ describe('drawings say what they show', () => {
           label="Section with two clamps"
           clampsMm={[60, 150]}
           caulMm={{ length: 210, height: 38 }}
+          platenAlongMm={[0, 210]}
           platenMm={18}
           veneerMm={0.9}
           coreMm={18}

@@ -152,22 +152,21 @@ export function outgrown({ loose: then }: PlacedLayout, loose: Polygon): boolean
 export const caulUnder = (cauls: readonly Caul[], at: Point): number =>
   cauls.findIndex((c) => distance(at, nearestOnSegment(at, c.from, c.to)) <= c.widthMm / 2 + 0.5);
 
-/** What a caul that bridges the face presses on for the clamp at one of its ends: the half of its stretch over the platen. */
-function halfUnder(caul: Caul, clampAt: Point, { platen }: PressLayout, beyondMm: number): Polygon {
+/** The stretch of a caul that lies over the platen, mm from its `from` end; all of it when none does. */
+export function underCaul(caul: Caul, platen: Polygon): [number, number] {
   const lengthMm = distance(caul.from, caul.to);
   const angle = (Math.atan2(caul.to[1] - caul.from[1], caul.to[0] - caul.from[0]) * 180) / Math.PI;
-  const along = (p: Point): number => rotate([p[0] - caul.from[0], p[1] - caul.from[1]], -angle)[0];
-  const bar = footprintAt(
-    [(caul.from[0] + caul.to[0]) / 2, (caul.from[1] + caul.to[1]) / 2],
-    angle,
-    lengthMm / 2,
-    caul.widthMm / 2 + beyondMm,
-  );
-  const over = intersectionOf([bar], [platen]).flat().map(along);
-  if (over.length === 0) return footprintAt(clampAt, angle, 1, 1);
-  const [left, right] = [Math.min(...over), Math.max(...over)];
+  const lying = platen.map((p) => rotate([p[0] - caul.from[0], p[1] - caul.from[1]], -angle));
+  const half = caul.widthMm / 2;
+  return stretch(lying, -half, half) ?? [0, lengthMm];
+}
+
+/** What a caul that bridges the face presses on for the clamp at one of its ends: the half of its stretch over the platen. */
+function halfUnder(caul: Caul, clampAt: Point, { platen }: PressLayout, beyondMm: number): Polygon {
+  const angle = (Math.atan2(caul.to[1] - caul.from[1], caul.to[0] - caul.from[0]) * 180) / Math.PI;
+  const [left, right] = underCaul(caul, platen);
   const middle = (left + right) / 2;
-  const centre = along(clampAt) < middle ? (left + middle) / 2 : (middle + right) / 2;
+  const centre = distance(clampAt, caul.from) < middle ? (left + middle) / 2 : (middle + right) / 2;
   const [dx, dy] = rotate([centre, 0], angle);
   return footprintAt(
     [caul.from[0] + dx, caul.from[1] + dy],

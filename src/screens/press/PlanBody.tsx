@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { TEMPERATURE_RULE } from '@/core/adhesive';
 import { distance } from '@/core/geometry';
-import { caulUnder, SECTION, SPREAD_ANGLE_DEG } from '@/core/press';
+import { caulUnder, underCaul, SECTION, SPREAD_ANGLE_DEG } from '@/core/press';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
 import { Figure, Notice, Row, Section, Text } from '@/ui';
@@ -89,6 +89,7 @@ export function PlanBody({
           label={`Section through the stack: bench, core, veneer, platen ${length(plan.platenMm)}, caul ${length(caul.heightMm)}, ${along.length} clamps`}
           clampsMm={along}
           caulMm={{ length: distance(caul.from, caul.to), height: caul.heightMm }}
+          platenAlongMm={underCaul(caul, layout.platen)}
           platenMm={plan.platenMm}
           veneerMm={veneerMm}
           coreMm={boardMm}

@@ -2,6 +2,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useState, type ComponentProps } from 'react';
 import { G } from 'react-native-svg';
 import { COMMON_BOARD_MM } from '@/core/field';
+import { contains, distanceToBoundary } from '@/core/geometry';
 import { methodById, type MethodId } from '@/core/method';
 import { placeOf } from '@/core/press';
 import { useShop, type GlueChoice, type Piece, type Shop, type Stored } from '@/records';
@@ -28,6 +29,9 @@ import { PlanView } from './PlanView';
 import { movedPlacing, placingHandles, withCauls } from './placing';
 import { fieldFrame } from './useField';
 import { useQuietSlit } from './useQuietSlit';
+
+/** Clamps farther from what they press than this are not in the plan's usual frame. */
+const FAR_MM = 50;
 
 /** Glue and press for one damage: how much of which glue, where the clamps go, for how long. */
 export function PressScreen() {
@@ -95,6 +99,10 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
   const moved = figures['slit.aside'];
   const asideMm = typeof moved === 'number' ? moved : (quiet?.asideMm ?? 0);
   const blister = plan && slitting ? blisterOf(plan, survey.grainDeg, asideMm) : undefined;
+  // Cauls across the whole face have their clamps at its edges; the plan then shows those too.
+  const far = (damage.body.glue.placed?.clamps ?? [])
+    .map((c) => c.at)
+    .filter((at) => distanceToBoundary(at, survey.outline) > FAR_MM && !contains(survey.outline, at));
   const frameOfField = plan
     ? fieldFrame(plan, { ...face.body, ...layers.value }, survey.board.plane.outline, live)
     : undefined;
@@ -103,7 +111,7 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
       {...frame}
       board={
         <FaceBoard
-          key={damage.id}
+          key={`${damage.id} ${far.length > 0 ? 'far' : 'near'}`}
           face={face}
           damages={onFace}
           current={damage.id}
@@ -120,7 +128,7 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
                 onMoveEnd: glue.drop,
               }
             : {})}
-          focus={{ outline: survey.outline, marginMm: 55 }}
+          focus={{ outline: [...survey.outline, ...far], marginMm: far.length > 0 ? 30 : 55 }}
           over={(k) => (
             <G>
               {plan ? (

@@ -1,6 +1,7 @@
 import { useState } from 'react';
+import { View } from 'react-native';
 import { G, Line, Polygon, Rect, Text as SvgText } from 'react-native-svg';
-import { Canvas, fonts, materials, useTheme } from '@/ui';
+import { Canvas, fonts, materials, Text, useTheme } from '@/ui';
 
 export type StackPart = 'veneer' | 'core' | 'platen' | 'caul';
 
@@ -16,6 +17,8 @@ type Props = {
   /** Clamp places along the caul, mm from the caul's left end. */
   clampsMm: number[];
   caulMm: { length: number; height: number };
+  /** What of the caul lies over the platen, mm from its left end. */
+  platenAlongMm: readonly [number, number];
   platenMm: number;
   veneerMm: number;
   coreMm: number;
@@ -31,11 +34,16 @@ const CLAMP_MM = 34;
 /** Veneer is too thin to be seen or taken hold of at scale; it is drawn so many times as thick. */
 const VENEER_DRAWN = 5;
 const ROOM_SHARE = 1.3;
-const HEIGHT_PX = 230;
+const HEIGHT_PX = { least: 130, most: 230 };
+/** A phone's width: the drawing is no higher than it needs there. */
+const ROOM_PX = 350;
+/** Layers drawn lower than this are named below the drawing alone. */
+const LEAST_NAMED_PX = 13;
 
 /** The clamp stack cut lengthwise, to scale but for the veneer, with the 45° spread from each clamp; each layer is dragged thicker. */
 export function StackSection(props: Props) {
-  const { clampsMm, caulMm, platenMm, veneerMm, coreMm, padMm, label, onMove, onMoveEnd } = props;
+  const { clampsMm, caulMm, platenAlongMm, platenMm, veneerMm, coreMm, padMm, label, onMove, onMoveEnd } =
+    props;
   const theme = useTheme();
   const veneer = VENEER_DRAWN * veneerMm;
   const spread = caulMm.height + platenMm;
@@ -49,99 +57,127 @@ export function StackSection(props: Props) {
   const left = -spread * 0.6 - 10;
   const wide = caulMm.length + 2 * spread * 0.6 + 20;
   const total = yBench + BENCH_MM;
-  const grip = caulMm.length * 0.94 - left;
+  const [platenFrom, platenTo] = platenAlongMm;
+  const along = (share: number): number => share * caulMm.length - left;
   return (
-    <Canvas
-      label={label}
-      still
-      heightPx={HEIGHT_PX}
-      content={{ width: wide, height: total }}
-      handles={[
-        ...(veneerMm > 0
-          ? [{ id: 'veneer', label: 'Underside of the veneer', x: caulMm.length * 0.7 - left, y: yCore }]
-          : []),
-        { id: 'core', label: 'Underside of the core', x: grip, y: yBlock },
-        { id: 'platen', label: 'Top of the platen', x: grip, y: yPlaten },
-        { id: 'caul', label: 'Top of the caul', x: grip, y: yCaul },
-      ]}
-      onMove={(id, [, y]) => {
-        const heights: Record<StackPart, number> = {
-          veneer: (y - yVeneer) / VENEER_DRAWN,
-          core: y - yCore,
-          platen: yVeneer - y,
-          caul: yPlaten - y,
-        };
-        const part = (Object.keys(heights) as StackPart[]).find((p) => p === id);
-        if (part) onMove(part, fitted(part, heights[part]));
-      }}
-      onMoveEnd={onMoveEnd}
-    >
-      {(k) => {
-        const text = (px: number): number => px / k;
-        const name = (x: number, at: number, words: string, dark = true) => (
-          <SvgText
-            x={x + text(8)}
-            y={at + text(4)}
-            fontSize={text(12)}
-            fontFamily={fonts.text}
-            fill={dark ? materials.badge : materials.paper}
-          >
-            {words}
-          </SvgText>
-        );
-        return (
-          <G transform={`translate(${-left} 0)`}>
-            <Rect x={left} y={yBench} width={wide} height={BENCH_MM} fill={materials.bench} />
-            <Rect x={0} y={yBlock} width={caulMm.length} height={BLOCK_MM} fill={materials.caul} />
-            <Rect x={left} y={yCore} width={wide} height={coreMm} fill={materials.core} />
-            <Rect x={left} y={yVeneer} width={wide} height={veneer} fill={materials.veneer} />
-            <Rect x={left} y={yCore - 0.8} width={wide} height={1.6} fill={materials.glue} />
-            <Rect x={-12} y={yPlaten} width={caulMm.length + 24} height={platenMm} fill={materials.platen} />
-            <Line
-              x1={-12}
-              x2={caulMm.length + 12}
-              y1={yVeneer}
-              y2={yVeneer}
-              stroke={materials.paper}
-              strokeWidth={1.4}
-            />
-            <Rect x={0} y={yCaul} width={caulMm.length} height={caulMm.height} fill={materials.caul} />
-            {clampsMm.map((x, i) => (
-              <G key={i}>
-                <Polygon
-                  points={`${x - padMm / 2},${yCaul} ${x + padMm / 2},${yCaul} ${x + padMm / 2 + spread},${yVeneer} ${x - padMm / 2 - spread},${yVeneer}`}
-                  fill={materials.lamp}
-                  opacity={0.22}
-                />
-                {([-1, 1] as const).map((side) => (
-                  <Line
-                    key={side}
-                    x1={x + (side * padMm) / 2}
-                    y1={yCaul}
-                    x2={x + side * (padMm / 2 + spread)}
-                    y2={yVeneer}
-                    stroke={materials.lamp}
-                    strokeWidth={text(1.5)}
-                    strokeDasharray={`${text(5)} ${text(3)}`}
-                  />
-                ))}
-                <Rect x={x - padMm / 2} y={yCaul - 7} width={padMm} height={7} fill={theme.ink} />
-                <Rect x={x - 5} y={yCaul - CLAMP_MM} width={10} height={CLAMP_MM - 7} fill={theme.ink} />
-              </G>
-            ))}
-            {name(0, yCaul + caulMm.height / 2, `caul ${Math.round(caulMm.height)} mm`)}
-            {name(-12, yPlaten + platenMm / 2, `platen ${Math.round(platenMm)} mm, release sheet`)}
-            {name(
-              left,
-              yCore + coreMm / 2,
-              `core ${Math.round(coreMm)} mm${veneerMm > 0 ? `, veneer ${veneerMm} mm on glue` : ''}`,
-            )}
-            {name(0, yBlock + BLOCK_MM / 2, 'block')}
-            {name(left, yBench + BENCH_MM / 2, 'bench', false)}
-          </G>
-        );
-      }}
-    </Canvas>
+    <View style={{ gap: 8 }}>
+      <Canvas
+        label={label}
+        still
+        heightPx={Math.min(HEIGHT_PX.most, Math.max(HEIGHT_PX.least, (ROOM_PX * total) / wide))}
+        content={{ width: wide, height: total }}
+        handles={[
+          ...(veneerMm > 0
+            ? [{ id: 'veneer', label: 'Underside of the veneer', x: along(0.8), y: yCore }]
+            : []),
+          { id: 'core', label: 'Underside of the core', x: along(0.95), y: yBlock },
+          {
+            id: 'platen',
+            label: 'Top of the platen',
+            x: platenFrom + 0.72 * (platenTo - platenFrom) - left,
+            y: yPlaten,
+          },
+          { id: 'caul', label: 'Top of the caul', x: along(0.95), y: yCaul },
+        ]}
+        onMove={(id, [, y]) => {
+          const heights: Record<StackPart, number> = {
+            veneer: (y - yVeneer) / VENEER_DRAWN,
+            core: y - yCore,
+            platen: yVeneer - y,
+            caul: yPlaten - y,
+          };
+          const part = (Object.keys(heights) as StackPart[]).find((p) => p === id);
+          if (part) onMove(part, fitted(part, heights[part]));
+        }}
+        onMoveEnd={onMoveEnd}
+      >
+        {(k) => {
+          const text = (px: number): number => px / k;
+          const name = (x: number, at: number, heightMm: number, words: string, dark = true) =>
+            heightMm * k < LEAST_NAMED_PX ? null : (
+              <SvgText
+                x={x + text(8)}
+                y={at + text(4)}
+                fontSize={text(12)}
+                fontFamily={fonts.text}
+                fill={dark ? materials.badge : materials.paper}
+              >
+                {words}
+              </SvgText>
+            );
+          return (
+            <G transform={`translate(${-left} 0)`}>
+              <Rect x={left} y={yBench} width={wide} height={BENCH_MM} fill={materials.bench} />
+              <Rect x={0} y={yBlock} width={caulMm.length} height={BLOCK_MM} fill={materials.caul} />
+              <Rect x={left} y={yCore} width={wide} height={coreMm} fill={materials.core} />
+              <Rect x={left} y={yVeneer} width={wide} height={veneer} fill={materials.veneer} />
+              <Rect x={left} y={yCore - 0.8} width={wide} height={1.6} fill={materials.glue} />
+              <Rect
+                x={platenFrom}
+                y={yPlaten}
+                width={platenTo - platenFrom}
+                height={platenMm}
+                fill={materials.platen}
+              />
+              <Line
+                x1={platenFrom}
+                x2={platenTo}
+                y1={yVeneer}
+                y2={yVeneer}
+                stroke={materials.paper}
+                strokeWidth={1.4}
+              />
+              <Rect x={0} y={yCaul} width={caulMm.length} height={caulMm.height} fill={materials.caul} />
+              {clampsMm.map((x, i) => (
+                <G key={i}>
+                  {x < platenFrom || x > platenTo ? null : (
+                    <>
+                      <Polygon
+                        points={`${x - padMm / 2},${yCaul} ${x + padMm / 2},${yCaul} ${x + padMm / 2 + spread},${yVeneer} ${x - padMm / 2 - spread},${yVeneer}`}
+                        fill={materials.lamp}
+                        opacity={0.22}
+                      />
+                      {([-1, 1] as const).map((side) => (
+                        <Line
+                          key={side}
+                          x1={x + (side * padMm) / 2}
+                          y1={yCaul}
+                          x2={x + side * (padMm / 2 + spread)}
+                          y2={yVeneer}
+                          stroke={materials.lamp}
+                          strokeWidth={text(1.5)}
+                          strokeDasharray={`${text(5)} ${text(3)}`}
+                        />
+                      ))}
+                    </>
+                  )}
+                  <Rect x={x - padMm / 2} y={yCaul - 7} width={padMm} height={7} fill={theme.ink} />
+                  <Rect x={x - 5} y={yCaul - CLAMP_MM} width={10} height={CLAMP_MM - 7} fill={theme.ink} />
+                </G>
+              ))}
+              {name(0, yCaul + caulMm.height / 2, caulMm.height, `caul ${Math.round(caulMm.height)} mm`)}
+              {name(
+                platenFrom,
+                yPlaten + platenMm / 2,
+                platenMm,
+                `platen ${Math.round(platenMm)} mm, release sheet`,
+              )}
+              {name(
+                left,
+                yCore + coreMm / 2,
+                coreMm,
+                `core ${Math.round(coreMm)} mm${veneerMm > 0 ? `, veneer ${veneerMm} mm on glue` : ''}`,
+              )}
+              {name(0, yBlock + BLOCK_MM / 2, BLOCK_MM, 'block')}
+              {name(left, yBench + BENCH_MM / 2, BENCH_MM, 'bench', false)}
+            </G>
+          );
+        }}
+      </Canvas>
+      <Text kind="quiet">
+        {`From the top: caul ${Math.round(caulMm.height)} mm, platen ${Math.round(platenMm)} mm, release sheet, ${veneerMm > 0 ? `veneer ${veneerMm} mm on glue (drawn five times as thick), ` : ''}core ${Math.round(coreMm)} mm, block, bench. Drag a ring to change a layer.`}
+      </Text>
+    </View>
   );
 }
 
