@@ -59,7 +59,7 @@ describe('awkward shapes', () => {
     render(<CuppedBoard lengthMm={800} widthMm={200} boardMm={25} acrossMPa={600} />);
     type('Gap in the middle', '8');
     expect(screen.getByText('Do not force it flat')).toBeOnTheScreen();
-    render(<CaseSide platenMm={25} clampN={2000} />);
+    render(<CaseSide platenMm={25} clampN={2000} props={3} />);
     type('Clear width inside', '55');
     expect(screen.getByText(/there is no room for a prop in 55 mm/)).toBeOnTheScreen();
   });

@@ -2,7 +2,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { adhesiveById, glueTimes, suggestAdhesive } from '@/core/adhesive';
 import { bedOf, COMMON_BOARD_MM } from '@/core/field';
 import { boundingBox, rotate, sides } from '@/core/geometry';
-import { clampOf } from '../shared/derive';
+import { clampOf, pressPlan } from '../shared/derive';
 import { Button, Chips, Notice } from '@/ui';
 import { Cautions } from '../decide/RankingView';
 import { Missing } from '../shared/Missing';
@@ -44,6 +44,7 @@ export function SpecialScreen() {
   const boardMm = face.body.boardMm ?? COMMON_BOARD_MM;
   const bed = bedOf(face.body.species, boardMm);
   const targetKPa = damage.body.glue.targetKPa ?? glue.leastPressureKPa.value;
+  const press = survey.ok ? pressPlan(treated, method, damage.body, survey.value, shop) : undefined;
   const outline = survey.ok ? survey.value.outline : [];
   const faceOutline = survey.ok ? survey.value.board.plane.outline : [];
   const box = survey.ok ? boundingBox(faceOutline) : { left: 0, right: 600, top: 0, bottom: 400 };
@@ -100,6 +101,7 @@ export function SpecialScreen() {
           <CaseSide
             platenMm={damage.body.glue.platenMm ?? shop.platenMm}
             clampN={clampOf('fStyle', shop).forceN.value}
+            props={press?.ok ? press.value.layout.clamps.length : 1}
           />
         ) : null}
         {which === 'hammer' ? (

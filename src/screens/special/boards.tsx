@@ -16,7 +16,7 @@ import { formatMinutes, formatSmall } from '@/core/units';
 import { Figure, Notice, Section, Text } from '@/ui';
 import { attempt } from '../shared/surveying';
 import { useUnits } from '../shared/useUnits';
-import { PathsDrawing } from './drawings';
+import { CaseDrawing, PathsDrawing } from './drawings';
 import { useKeptLength } from '../shared/kept';
 import { Figures, kN } from './parts';
 
@@ -58,8 +58,10 @@ export function CuppedBoard({
             />
             <Figure
               label="Force on each"
-              value={kN(result.value.forceN)}
-              unit="kN"
+              value={
+                result.value.forceN < 1000 ? String(Math.round(result.value.forceN)) : kN(result.value.forceN)
+              }
+              unit={result.value.forceN < 1000 ? 'N' : 'kN'}
               note="in its middle"
               source={describeSource(CUP_SOURCE)}
             />
@@ -101,7 +103,7 @@ const VERDICTS = {
   },
 };
 
-export function CaseSide({ platenMm, clampN }: { platenMm: number; clampN: number }) {
+export function CaseSide({ platenMm, clampN, props }: { platenMm: number; clampN: number; props: number }) {
   const { length } = useUnits();
   const [inside, insideField] = useKeptLength('case.inside', 500);
   const [platen, platenField] = useKeptLength('case.platen', platenMm);
@@ -109,20 +111,24 @@ export function CaseSide({ platenMm, clampN }: { platenMm: number; clampN: numbe
   return (
     <Section
       title="A platen on both sides, the inner one propped"
-      help="One prop behind each clamp; the other end stands on a board against the opposite side."
+      help="One prop behind each clamp of the press plan; the other end stands on a board against the opposite side."
     >
       {insideField('Clear width inside', 50, 3000)}
       {platenField('Thickness of the platens', 3, 100)}
       {result.ok ? (
-        <Figures>
-          <Figure label="Props long" value={length(result.value.propMm)} note="and two wedges" />
-          <Figure
-            label="At least thick"
-            value={length(result.value.sectionMm)}
-            note={`square, for ${kN(clampN)} kN`}
-            source={describeSource(PROP_SOURCE)}
-          />
-        </Figures>
+        <>
+          <CaseDrawing insideMm={inside} platenMm={platen} {...result.value} />
+          <Figures>
+            <Figure label="Props" value={String(props)} note="one behind each clamp" />
+            <Figure label="Props long" value={length(result.value.propMm)} note="and two wedges" />
+            <Figure
+              label="At least thick"
+              value={length(result.value.sectionMm)}
+              note={`square, for ${kN(clampN)} kN`}
+              source={describeSource(PROP_SOURCE)}
+            />
+          </Figures>
+        </>
       ) : (
         <Notice kind="stop">{result.problem}</Notice>
       )}

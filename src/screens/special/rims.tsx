@@ -19,7 +19,7 @@ import { describeSource } from '@/core/sources';
 import { Chips, Figure, Notice, Row, Section, Stepper, Text } from '@/ui';
 import { attempt } from '../shared/surveying';
 import { useUnits } from '../shared/useUnits';
-import { EarsDrawing } from './drawings';
+import { BlocksDrawing, EarsDrawing } from './drawings';
 import { useKeptChoice, useKeptLength, useKeptNumber } from '../shared/kept';
 import { Figures, kN } from './parts';
 
@@ -195,11 +195,14 @@ export function RoundTop({
       {blockField('Length of a block', 10, 400)}
       <Stepper label="Pairs of blocks" value={pairs} least={1} most={20} onChange={setPairs} />
       {result.ok ? (
-        <Figures>
-          <Figure label="A block every" value={length(result.value.everyMm)} note="along the rim" />
-          <Figure label="Hollowed by" value={length(result.value.hollowMm)} note="in its middle" />
-          <Figure label="Clamps open" value={length(result.value.openingMm)} note="and both blocks" />
-        </Figures>
+        <>
+          <BlocksDrawing radiusMm={radius} pairs={pairs} blockMm={block} hollowMm={result.value.hollowMm} />
+          <Figures>
+            <Figure label="A block every" value={length(result.value.everyMm)} note="along the rim" />
+            <Figure label="Hollowed by" value={length(result.value.hollowMm)} note="in its middle" />
+            <Figure label="Clamps open" value={length(result.value.openingMm)} note="and both blocks" />
+          </Figures>
+        </>
       ) : (
         <Notice kind="stop">{result.problem}</Notice>
       )}
