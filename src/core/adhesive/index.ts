@@ -12,6 +12,7 @@ export {
   FLOOD_SOURCE,
   FLOOD_STEPS,
   floodMixes,
+  fromDry,
   glueForVoid,
   glueQuantity,
   glueTimes,

@@ -41,6 +41,8 @@ export type Adhesive = {
   /** Hot hide glue sets by cooling: cold shortens its open time where it lengthens that of other glues. */
   setsByCooling: boolean;
   leastPressureKPa: Sourced;
+  /** Glue that comes dry: water to soak it in, by weight. */
+  waterPerDry?: Sourced;
   note: string;
   /** What heat and water do to the joint. */
   heatAndWater: string;
@@ -54,6 +56,8 @@ type Row = {
   figures: readonly [number, number, number, number, number, number, number, number, number];
   traits?: readonly ('thins' | 'reversible' | 'fills' | 'creeps' | 'cools')[];
   bleeds: Adhesive['bleeds'];
+  /** Water to dry glue by weight. */
+  waterPerDry?: number;
   note: string;
   heatAndWater: string;
   underStain: string;
@@ -77,11 +81,34 @@ const TABLE = {
     practice: { clampMin: 'hide glue: clamps at least 1 h; the liquid kind is given twice that', workableMin: 'hide glue: work on it the next day' },
   },
   hotHide: {
-    label: 'Hot hide glue',
+    label: 'Hot hide glue, 192 gram',
+    waterPerDry: 1.75,
     figures: [220, 1.15, 2, 2, 60, 1440, 48, 15, 150],
     traits: ['thins', 'reversible', 'cools'],
     bleeds: 'some',
-    note: 'Can be opened again with heat and moisture. Warm the wood; it gels as it cools. 192 gram strength gives time, 251 grips fast for hammering.',
+    note: 'The all-round strength. Can be opened again with heat and moisture. Warm the wood; it gels as it cools.',
+    heatAndWater: 'Softens in heat and damp; that is how it is undone.',
+    underStain: 'Takes some stain; smears wash off with warm water even later.',
+    practice: { clampMin: 'hide glue: clamps at least 1 h', workableMin: 'hide glue: work on it the next day' },
+  },
+  hotHideSlow: {
+    label: 'Hot hide glue, 135 gram',
+    figures: [220, 1.17, 4, 4, 90, 1440, 48, 13, 150],
+    traits: ['thins', 'reversible', 'cools'],
+    waterPerDry: 1.25,
+    bleeds: 'some',
+    note: 'The weakest that holds furniture, and the slowest to gel: for large faces under platens.',
+    heatAndWater: 'Softens in heat and damp; that is how it is undone.',
+    underStain: 'Takes some stain; smears wash off with warm water even later.',
+    practice: { workableMin: 'hide glue: work on it the next day' },
+  },
+  hotHideFast: {
+    label: 'Hot hide glue, 251 gram',
+    figures: [200, 1.12, 1, 1, 60, 1440, 48, 18, 150],
+    traits: ['thins', 'reversible', 'cools'],
+    waterPerDry: 2.1,
+    bleeds: 'some',
+    note: 'Grips fast as it cools: for hammering narrow leaves and rubbed joints, not for what takes long to lay.',
     heatAndWater: 'Softens in heat and damp; that is how it is undone.',
     underStain: 'Takes some stain; smears wash off with warm water even later.',
     practice: { clampMin: 'hide glue: clamps at least 1 h', workableMin: 'hide glue: work on it the next day' },
@@ -234,6 +261,9 @@ function adhesiveOf(id: AdhesiveId, row: Row): Adhesive {
     fullCureH: sourced(cure, check('time to full strength')),
     leastC: figure('leastC', cold, 'least temperature'),
     leastPressureKPa: figure('leastPressureKPa', pressure, 'least pressure for veneer on a flat ground'),
+    ...(row.waterPerDry === undefined
+      ? {}
+      : { waterPerDry: sourced(row.waterPerDry, memory('stronger grades are soaked in more water')) }),
     note: row.note,
     heatAndWater: row.heatAndWater,
     underStain: row.underStain,

@@ -1,4 +1,4 @@
-import { ADHESIVES, adhesiveById, floodMixes, glueForVoid, glueQuantity, glueTimes, roomUnderMl, suggestAdhesive } from './index'; // prettier-ignore
+import { ADHESIVES, adhesiveById, floodMixes, fromDry, glueForVoid, glueQuantity, glueTimes, roomUnderMl, suggestAdhesive } from './index'; // prettier-ignore
 
 const hide = adhesiveById('liquidHide');
 
@@ -83,6 +83,27 @@ test('least pressures lie between contact and what the handbook gives for joints
     expect(a.leastPressureKPa.value).toBeGreaterThanOrEqual(5);
     expect(a.leastPressureKPa.value).toBeLessThanOrEqual(700);
   }
+});
+
+test('the strengths of hot hide glue: stronger is soaked in more water, gels sooner and asks for a warmer shop', () => {
+  const [slow, common, fast] = (['hotHideSlow', 'hotHide', 'hotHideFast'] as const).map((id) =>
+    adhesiveById(id),
+  );
+  const rises = (of: (a: (typeof ADHESIVES)[number] | undefined) => number | undefined): void => {
+    const [a = NaN, b = NaN, c = NaN] = [slow, common, fast].map(of);
+    expect(a).toBeLessThan(b);
+    expect(b).toBeLessThan(c);
+  };
+  rises((a) => a?.waterPerDry?.value);
+  rises((a) => a?.leastC.value);
+  rises((a) => -(a?.openMin.value ?? 0));
+});
+
+test('27.5 g of 192 gram hide glue by hand: 10 g dry in 17.5 ml of water; other glues come ready', () => {
+  const made = fromDry(adhesiveById('hotHide'), 27.5);
+  expect(made?.dryG).toBeCloseTo(10, 9);
+  expect(made?.waterMl).toBeCloseTo(17.5, 9);
+  expect(fromDry(adhesiveById('pva'), 27.5)).toBeUndefined();
 });
 
 describe('hollows', () => {

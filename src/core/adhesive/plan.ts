@@ -104,6 +104,16 @@ export function glueQuantity(adhesive: Adhesive, areaMm2: number): GlueQuantity 
   };
 }
 
+/** Dry glue and the water it is soaked in, grams of each (and ml of water), for so much glue ready to spread; nothing for other kinds. */
+export function fromDry(
+  { waterPerDry }: Adhesive,
+  grams: number,
+): { dryG: number; waterMl: number } | undefined {
+  if (!waterPerDry) return undefined;
+  const dryG = grams / (1 + waterPerDry.value);
+  return { dryG, waterMl: grams - dryG };
+}
+
 export type FloodMix = {
   name: string;
   waterParts: number;

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { TEMPERATURE_RULE } from '@/core/adhesive';
+import { fromDry, TEMPERATURE_RULE } from '@/core/adhesive';
 import { distance } from '@/core/geometry';
 import { caulUnder, underCaul, SECTION, SPREAD_ANGLE_DEG } from '@/core/press';
 import { describeSource } from '@/core/sources';
@@ -41,6 +41,7 @@ export function PlanBody({
 }: BodyProps) {
   const { field, problem } = useField(frame);
   const { layout, adhesive, clamp, times } = plan;
+  const dry = fromDry(adhesive, plan.grams);
   const count = layout.clamps.length;
   const stackMm = plan.overBoardMm + boardMm;
   const short = count > plan.owned;
@@ -146,6 +147,14 @@ export function PlanBody({
               source="Common practice: three mixes, 2:1, 1:1 and neat. The glue of the area is shared evenly over the three."
             />
           ))}
+          {dry && adhesive.waterPerDry ? (
+            <Row
+              title="From dry glue"
+              detail={`${formatSmall(dry.dryG)} g soaked in ${formatSmall(dry.waterMl)} ml of cold water, then warmed to about 60 °C`}
+              value={`${formatSmall(plan.grams)} g`}
+              source={describeSource(adhesive.waterPerDry.source)}
+            />
+          ) : null}
           <Row
             title="Force on all clamps"
             detail={`For ${plan.targetKPa} kPa on ${area(layout.pressedMm2)} of footprint`}

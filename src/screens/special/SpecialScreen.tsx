@@ -1,5 +1,5 @@
 import { router, useLocalSearchParams } from 'expo-router';
-import { adhesiveById, glueTimes, suggestAdhesive } from '@/core/adhesive';
+import { adhesiveById, glueTimes, suggestAdhesive, type AdhesiveId } from '@/core/adhesive';
 import { bedOf, COMMON_BOARD_MM } from '@/core/field';
 import { boundingBox, rotate, sides } from '@/core/geometry';
 import { clampOf, pressPlan } from '../shared/derive';
@@ -25,6 +25,8 @@ const CASES = {
 } as const;
 type Case = keyof typeof CASES;
 const CASE_IDS = Object.keys(CASES) as Case[];
+
+const HOT_HIDE: readonly AdhesiveId[] = ['hotHideSlow', 'hotHide', 'hotHideFast'];
 
 /** Pressing where a flat platen and straight cauls do not do: figures for each awkward shape. */
 export function SpecialScreen() {
@@ -53,7 +55,8 @@ export function SpecialScreen() {
   const grain = survey.ok
     ? boundingBox(outline.map((p) => rotate(p, -survey.value.grainDeg)))
     : { left: 0, right: 300, top: 0, bottom: 200 };
-  const hide = adhesiveById('hotHide', shop.glues?.hotHide);
+  const hideId = HOT_HIDE.find((h) => h === glueId) ?? 'hotHide';
+  const hide = adhesiveById(hideId, shop.glues?.[hideId]);
   const gel = attempt(() => glueTimes(hide, shop.temperatureC));
   return (
     <Page
