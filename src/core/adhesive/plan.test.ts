@@ -23,7 +23,13 @@ test('common practice: cold slows everything, and hot hide glue gels faster in i
     const cold = Math.max(16, a.leastC.value);
     expect(glueTimes(a, cold).clampMin).toBeGreaterThan(glueTimes(a, 24).clampMin);
   }
-  expect(glueTimes(hide, 20)).toEqual({ openMin: 10, clampMin: 120, workableMin: 1440 });
+  expect(glueTimes(hide, 20)).toEqual({
+    openMin: 10,
+    closedMin: 15,
+    clampMin: 120,
+    workableMin: 1440,
+    fullCureH: 72,
+  });
   expect(glueTimes(adhesiveById('hotHide'), 16).openMin).toBeLessThan(
     glueTimes(adhesiveById('hotHide'), 24).openMin,
   );

@@ -3,7 +3,14 @@ import type { MethodId, School } from '../method';
 import { derived, memory, practice, sourced, type Source, type Sourced } from '../sources';
 import type { Adhesive, AdhesiveId } from './kinds';
 
-export type GlueTimes = { openMin: number; clampMin: number; workableMin: number };
+export type GlueTimes = {
+  openMin: number;
+  /** From the first glue until the pressure must be on. */
+  closedMin: number;
+  clampMin: number;
+  workableMin: number;
+  fullCureH: number;
+};
 
 /** A shop is neither a freezer nor a kiln. °C. */
 export const SHOP_RANGE_C = { least: -10, most: 45 };
@@ -17,7 +24,7 @@ export const TEMPERATURE_RULE: Sourced = sourced(
 );
 
 /**
- * Open, clamp and working times of a glue at a shop's temperature.
+ * Open, closed, clamp, working and curing times of a glue at a shop's temperature.
  *
  * @param temperatureC °C, -10…45
  * @throws RangeError outside that range, and below the glue's least temperature, where no time can be given
@@ -31,10 +38,13 @@ export function glueTimes(adhesive: Adhesive, temperatureC: number): GlueTimes {
   }
   const slower = TEMPERATURE_RULE.value ** ((20 - temperatureC) / 10);
   const clamp = Math.min(4, Math.max(0.5, slower));
+  const open = adhesive.setsByCooling ? 1 / clamp : Math.min(1.5, clamp);
   return {
-    openMin: adhesive.openMin.value * (adhesive.setsByCooling ? 1 / clamp : Math.min(1.5, clamp)),
+    openMin: adhesive.openMin.value * open,
+    closedMin: adhesive.closedMin.value * open,
     clampMin: adhesive.clampMin.value * clamp,
     workableMin: adhesive.workableMin.value * Math.max(1, clamp),
+    fullCureH: adhesive.fullCureH.value * Math.max(1, clamp),
   };
 }
 

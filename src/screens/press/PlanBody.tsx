@@ -187,6 +187,12 @@ export function PlanBody({
                 source={describeSource(adhesive.openMin.source)}
               />
               <Row
+                title="Pressure on within"
+                detail="From the first glue, once it is covered"
+                value={formatMinutes(times.value.closedMin)}
+                source={describeSource(adhesive.closedMin.source)}
+              />
+              <Row
                 title="Clamps stay on"
                 detail={`At ${temperatureText}`}
                 value={formatMinutes(times.value.clampMin)}
@@ -197,6 +203,12 @@ export function PlanBody({
                 detail="Counted from the clamps going on"
                 value={formatMinutes(times.value.workableMin)}
                 source={describeSource(adhesive.workableMin.source)}
+              />
+              <Row
+                title="Full strength after"
+                detail="No load on it before"
+                value={formatMinutes(60 * times.value.fullCureH)}
+                source={describeSource(adhesive.fullCureH.source)}
                 last
               />
             </>

@@ -6,6 +6,7 @@ import {
   suggestAdhesive,
   type Adhesive,
   type AdhesiveId,
+  type GlueTimes,
 } from '@/core/adhesive';
 import type { PieceWork, RepairWork } from '@/core/bench';
 import type { BlendPlan } from '@/core/colour';
@@ -58,7 +59,7 @@ export type PressPlan = {
   targetKPa: number;
   caul: { widthMm: number; heightMm: number };
   platenMm: number;
-  times: Result<{ openMin: number; clampMin: number; workableMin: number }>;
+  times: Result<GlueTimes>;
   mixes: ReturnType<typeof floodMixes> | undefined;
   layingMin: number;
   pace: Pace;

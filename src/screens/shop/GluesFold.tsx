@@ -1,15 +1,28 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { ADHESIVES, adhesiveById, GLUE_FIGURES, type AdhesiveId, type GlueFigure, type OwnGlue } from '@/core/adhesive'; // prettier-ignore
+import { ADHESIVES, adhesiveById, GLUE_FIGURES, glueTimes, TEMPERATURE_RULE, type Adhesive, type AdhesiveId, type GlueFigure, type OwnGlue } from '@/core/adhesive'; // prettier-ignore
 import { describeSource } from '@/core/sources';
+import { formatMinutes } from '@/core/units';
 import type { Shop } from '@/records';
 import { Button, Chips, Fold, Row, Stepper, Text } from '@/ui';
+import { attempt } from '../shared/surveying';
+import { useUnits } from '../shared/useUnits';
 
 const BLEEDS = { little: 'little', some: 'somewhat', much: 'readily' } as const;
+
+const SHOP_TEMPERATURES_C = [8, 12, 16, 20, 25, 30];
+
+function atTemperature(glue: Adhesive, c: number): string {
+  const times = attempt(() => glueTimes(glue, c));
+  if (!times.ok) return `Too cold: it does not set soundly below ${glue.leastC.value} °C.`;
+  const { openMin, closedMin, clampMin } = times.value;
+  return `Open ${formatMinutes(openMin)}, pressed within ${formatMinutes(closedMin)}, clamped ${formatMinutes(clampMin)}.`;
+}
 
 /** Glues with their figures and where they come from; the shop's own product can override each. */
 export function GluesFold({ shop, onChange }: { shop: Shop; onChange: (patch: Partial<Shop>) => void }) {
   const [id, setId] = useState<AdhesiveId>('liquidHide');
+  const { temperature } = useUnits();
   const own = shop.glues?.[id] ?? {};
   const glue = adhesiveById(id, own);
   const set = (next: OwnGlue): void => onChange({ glues: { ...shop.glues, [id]: next } });
@@ -45,6 +58,18 @@ export function GluesFold({ shop, onChange }: { shop: Shop; onChange: (patch: Pa
           source={describeSource(glue.fullCureH.source)}
           last
         />
+      </View>
+      <Text kind="strong">In a colder or warmer shop</Text>
+      <View>
+        {SHOP_TEMPERATURES_C.map((c, i) => (
+          <Row
+            key={c}
+            title={temperature(c)}
+            detail={atTemperature(glue, c)}
+            source={describeSource(TEMPERATURE_RULE.source)}
+            last={i === SHOP_TEMPERATURES_C.length - 1}
+          />
+        ))}
       </View>
       <Fold title={`What the label of your ${glue.label.toLowerCase()} says`}>
         <Text kind="quiet">Enter what differs. The product’s label and data sheet go first.</Text>
