@@ -41,6 +41,8 @@ export type Adhesive = {
   /** Hot hide glue sets by cooling: cold shortens its open time where it lengthens that of other glues. */
   setsByCooling: boolean;
   leastPressureKPa: Sourced;
+  /** As it is spread, at its own temperature; not for what is laid as a film or sprayed. mPa·s. */
+  viscosityMPas?: Sourced;
   /** Glue that comes dry: water to soak it in, by weight. */
   waterPerDry?: Sourced;
   note: string;
@@ -56,6 +58,7 @@ type Row = {
   figures: readonly [number, number, number, number, number, number, number, number, number];
   traits?: readonly ('thins' | 'reversible' | 'fills' | 'creeps' | 'cools')[];
   bleeds: Adhesive['bleeds'];
+  viscosityMPas?: number;
   /** Water to dry glue by weight. */
   waterPerDry?: number;
   note: string;
@@ -72,6 +75,7 @@ const BLOCKS_STAIN = 'Blocks stain where it is smeared; wipe at once and scrape 
 const TABLE = {
   liquidHide: {
     label: 'Liquid hide glue',
+    viscosityMPas: 4000,
     figures: [200, 1.2, 10, 15, 120, 1440, 72, 10, 250],
     traits: ['thins', 'reversible'],
     bleeds: 'some',
@@ -83,6 +87,7 @@ const TABLE = {
   hotHide: {
     label: 'Hot hide glue, 192 gram',
     waterPerDry: 1.75,
+    viscosityMPas: 100,
     figures: [220, 1.15, 2, 2, 60, 1440, 48, 15, 150],
     traits: ['thins', 'reversible', 'cools'],
     bleeds: 'some',
@@ -93,6 +98,7 @@ const TABLE = {
   },
   hotHideSlow: {
     label: 'Hot hide glue, 135 gram',
+    viscosityMPas: 60,
     figures: [220, 1.17, 4, 4, 90, 1440, 48, 13, 150],
     traits: ['thins', 'reversible', 'cools'],
     waterPerDry: 1.25,
@@ -104,6 +110,7 @@ const TABLE = {
   },
   hotHideFast: {
     label: 'Hot hide glue, 251 gram',
+    viscosityMPas: 150,
     figures: [200, 1.12, 1, 1, 60, 1440, 48, 18, 150],
     traits: ['thins', 'reversible', 'cools'],
     waterPerDry: 2.1,
@@ -115,6 +122,7 @@ const TABLE = {
   },
   pva: {
     label: 'PVA wood glue',
+    viscosityMPas: 4500,
     figures: [180, 1.1, 8, 10, 150, 1440, 24, 10, 350],
     traits: ['thins', 'creeps'],
     bleeds: 'much',
@@ -125,6 +133,7 @@ const TABLE = {
   },
   crossPva: {
     label: 'Cross-linking PVA',
+    viscosityMPas: 4000,
     figures: [190, 1.1, 6, 8, 150, 1440, 24, 13, 350],
     traits: ['thins', 'creeps'],
     bleeds: 'much',
@@ -135,6 +144,7 @@ const TABLE = {
   },
   veneerGlue: {
     label: 'Hard-setting veneer glue',
+    viscosityMPas: 6000,
     figures: [160, 1.15, 12, 15, 180, 1440, 48, 13, 350],
     traits: ['thins'],
     bleeds: 'little',
@@ -145,6 +155,7 @@ const TABLE = {
   },
   polyurethane: {
     label: 'Polyurethane glue',
+    viscosityMPas: 6000,
     figures: [150, 1.1, 20, 25, 120, 360, 24, 8, 400],
     traits: [],
     bleeds: 'much',
@@ -154,6 +165,7 @@ const TABLE = {
   },
   ureaFormaldehyde: {
     label: 'Urea-formaldehyde resin glue',
+    viscosityMPas: 3000,
     figures: [200, 1.25, 20, 30, 480, 1440, 72, 15, 350],
     traits: ['thins'],
     bleeds: 'little',
@@ -163,6 +175,7 @@ const TABLE = {
   },
   epoxy: {
     label: 'Epoxy',
+    viscosityMPas: 1000,
     figures: [250, 1.12, 20, 30, 720, 1440, 168, 10, 20],
     traits: ['fills'],
     bleeds: 'much',
@@ -173,6 +186,7 @@ const TABLE = {
   },
   epoxyFast: {
     label: 'Epoxy, fast',
+    viscosityMPas: 15000,
     figures: [250, 1.15, 4, 5, 30, 240, 24, 10, 20],
     traits: ['fills', 'creeps'],
     bleeds: 'some',
@@ -183,6 +197,7 @@ const TABLE = {
   },
   cyanoacrylate: {
     label: 'Thin cyanoacrylate',
+    viscosityMPas: 4,
     figures: [60, 1.06, 0.5, 0.5, 1, 10, 24, 5, 10],
     traits: [],
     bleeds: 'much',
@@ -193,6 +208,7 @@ const TABLE = {
   },
   caMedium: {
     label: 'Medium cyanoacrylate',
+    viscosityMPas: 150,
     figures: [90, 1.06, 1, 1, 2, 15, 24, 5, 10],
     traits: [],
     bleeds: 'some',
@@ -203,6 +219,7 @@ const TABLE = {
   },
   caGel: {
     label: 'Cyanoacrylate gel',
+    viscosityMPas: 50000,
     figures: [120, 1.08, 1.5, 1.5, 3, 20, 24, 5, 10],
     traits: ['fills'],
     bleeds: 'little',
@@ -264,6 +281,9 @@ function adhesiveOf(id: AdhesiveId, row: Row): Adhesive {
     ...(row.waterPerDry === undefined
       ? {}
       : { waterPerDry: sourced(row.waterPerDry, memory('stronger grades are soaked in more water')) }),
+    ...(row.viscosityMPas === undefined
+      ? {}
+      : { viscosityMPas: sourced(row.viscosityMPas, check('viscosity')) }),
     note: row.note,
     heatAndWater: row.heatAndWater,
     underStain: row.underStain,

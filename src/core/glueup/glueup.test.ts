@@ -84,10 +84,10 @@ test('common practice: dowels 25 mm deep, a third of the thickness, even from en
     expect(dowelLayout(500, board).diameterMm).toBeLessThanOrEqual(board / 2);
 });
 
-test('common practice: a hairline wicks, a long split takes a syringe, a short one a blade', () => {
-  expect(wayIn(0.2, 400).by).toBe('wicking');
-  expect(wayIn(1, 400)).toEqual({ by: 'needles', needles: 7 });
-  expect(wayIn(1, 120).by).toBe('blade');
+test('common practice: what wicks is left to, a long split takes a syringe, a short one a blade', () => {
+  expect(wayIn(400, true).by).toBe('wicking');
+  expect(wayIn(400, false)).toEqual({ by: 'needles', needles: 7 });
+  expect(wayIn(120, false).by).toBe('blade');
 });
 
 describe('bending', () => {

@@ -2,3 +2,4 @@ export * from './blister';
 export * from './stages';
 export * from './clock';
 export * from './joinery';
+export * from './wicking';

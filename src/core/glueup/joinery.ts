@@ -54,17 +54,17 @@ export const PILOT_SOURCE: Source = memory('nine tenths of the core in hard wood
 /** How glue gets into a split. */
 export type WayIn = { by: 'wicking' | 'needles' | 'blade'; needles: number };
 
-/** Thin glue runs by itself into a gap this narrow; a blade reaches into a split this long; needles stand so far apart. mm. */
+/** A blade reaches into a split this long; needles stand so far apart. mm. */
 export const WAY_IN = {
-  wicksMm: 0.3,
   bladeMm: 150,
   needleEveryMm: 60,
-  source: memory('thin glue is drawn into about 0.3 mm; from a needle it runs some 30 mm each way'),
+  source: memory('from a needle glue runs some 30 mm each way; a blade works it in over a hand’s length'),
 };
 
-export function wayIn(gapMm: number, lengthMm: number): WayIn {
+/** @param wicks the glue is drawn to the bottom by itself before it tacks */
+export function wayIn(lengthMm: number, wicks: boolean): WayIn {
   const needles = Math.max(1, Math.ceil(lengthMm / WAY_IN.needleEveryMm));
-  if (gapMm <= WAY_IN.wicksMm) return { by: 'wicking', needles };
+  if (wicks) return { by: 'wicking', needles };
   return { by: lengthMm > WAY_IN.bladeMm ? 'needles' : 'blade', needles };
 }
 

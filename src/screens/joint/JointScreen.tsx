@@ -9,7 +9,7 @@ import {
   suggestAdhesive,
   type AdhesiveId,
 } from '@/core/adhesive';
-import { DOWEL_SOURCE, dowelLayout, WAY_IN, wayIn, type DowelLayout } from '@/core/glueup';
+import { DOWEL_SOURCE, dowelLayout, type DowelLayout } from '@/core/glueup';
 import { methodById, type MethodId } from '@/core/method';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
@@ -27,6 +27,7 @@ import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { HollowSection } from './HollowSection';
 import { Bending, Pilot } from './sums';
+import { WayInSection } from './WayInSection';
 
 /** Methods whose glue may have to fill what the wood has lost. */
 const FILLING: readonly MethodId[] = ['injectJoint', 'glueSplit', 'screwSplit', 'epoxyFill', 'epoxyCap'];
@@ -123,7 +124,15 @@ export function JointScreen() {
           onChange={(adhesive) => change(damage, { glue: { ...damage.body.glue, adhesive } })}
         />
       </Fold>
-      {method === 'glueSplit' && sized ? <WayIn survey={sized} /> : null}
+      {method === 'glueSplit' && sized ? (
+        <WayInSection
+          glue={glue}
+          gapMm={sized.gapMm ?? 0}
+          lengthMm={sized.lengthMm ?? 0}
+          depthMm={damage.body.answers.depthMm ?? boardMm}
+          {...(times.ok ? { openMin: times.value.openMin } : {})}
+        />
+      ) : null}
       {method === 'dowelJoint' && sized ? <Dowels survey={sized} boardMm={boardMm} /> : null}
       <KeepFigures damage={damage}>
         {method === 'screwSplit' ? <Pilot /> : null}
@@ -163,25 +172,6 @@ function hollowSizes(survey: Surveyed | undefined, boardMm: number, depthMm: num
     diameter: 20,
     inner: 19,
   };
-}
-
-/** How the glue gets into a split: by itself, or from a needle. */
-function WayIn({ survey }: { survey: Surveyed }) {
-  const { length } = useUnits();
-  const [gap, run] = [survey.gapMm ?? 0, survey.lengthMm ?? 0];
-  const way = wayIn(gap, run);
-  return (
-    <Section title="Getting the glue in" help={describeSource(WAY_IN.source)}>
-      <Text>
-        {way.by === 'wicking'
-          ? `At ${length(gap)} it is a hairline: set drops of thin glue along it and let it draw them in. Go on until it takes no more.`
-          : way.by === 'needles'
-            ? `Over ${length(run)} a brush does not reach: inject from ${way.needles} places about ${length(WAY_IN.needleEveryMm)} apart, from the far end back, until glue shows at the next.`
-            : 'Work glue in with a thin blade or a slip of paper, flexing the split open and shut.'}
-      </Text>
-      <Text kind="quiet">Close it by hand first. The clamp only holds what the hand has closed.</Text>
-    </Section>
-  );
 }
 
 function Dowels({ survey, boardMm }: { survey: Surveyed; boardMm: number }) {
