@@ -103,6 +103,27 @@ export async function tapAt(
 }
 
 /** What the browser has stored under names that begin so. */
+/** Changes a record where it is stored, as if it had been entered so; seen at the next load. */
+export const changeStored = (page: Page, key: string, patch: object): Promise<void> =>
+  page.evaluate(
+    async ({ key, patch }) => {
+      const request = indexedDB.open('rustic-lantern');
+      const db = await new Promise<IDBDatabase>(
+        (resolve) => (request.onsuccess = () => resolve(request.result)),
+      );
+      const table = db.objectStoreNames[0] ?? '';
+      const tx = db.transaction(table, 'readwrite');
+      const found = tx.objectStore(table).get(key);
+      const text = await new Promise<string>((resolve) => (found.onsuccess = () => resolve(found.result)));
+      const record = JSON.parse(text);
+      record.body = { ...record.body, ...patch };
+      tx.objectStore(table).put(JSON.stringify(record), key);
+      await new Promise((resolve) => (tx.oncomplete = resolve));
+      db.close();
+    },
+    { key, patch },
+  );
+
 export const storedTexts = (page: Page, prefix: string): Promise<string[]> =>
   page.evaluate(async (start) => {
     const request = indexedDB.open('rustic-lantern');
