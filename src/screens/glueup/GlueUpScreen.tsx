@@ -1,6 +1,7 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
+import { distance } from '@/core/geometry';
 import { bigTime, glueClock, type GlueClock, type Stages } from '@/core/glueup';
 import { formatMinutes, formatSmall } from '@/core/units';
 import { createRecord, localNow, type Stored } from '@/records';
@@ -220,7 +221,7 @@ function Ready({ plan, stages, onStart }: { plan: PressPlan; stages?: Stages; on
     `${layout.clamps.length} × ${plan.clampWords}, opened to the board and ${length(plan.overBoardMm)} more`,
     ...(caul
       ? [
-          `${placed.cauls.length} ${placed.cauls.length === 1 ? 'caul' : 'cauls'} ${length(caul.widthMm)} × ${length(caul.heightMm)}${caul.camberMm > 0.05 ? ', bowed' : ''}`,
+          `${placed.cauls.length} ${placed.cauls.length === 1 ? 'caul' : 'cauls'} ${length(caul.widthMm)} × ${length(caul.heightMm)}, ${length(Math.max(...placed.cauls.map((c) => distance(c.from, c.to))))} long${caul.camberMm > 0.05 ? `, bowed by ${caul.camberMm.toFixed(1)} mm` : ''}`,
         ]
       : []),
     `Platen ${length(plan.platenMm)}`,

@@ -5,6 +5,7 @@ import { Button, Chips, FilePick, Fold, optionsOf, Progress, Text, TextField, us
 import { storePicture } from '@/worker';
 import { PHOTO_ROLES } from './photoRoles';
 import { PhotoSwatch } from './Swatch';
+import { useLatest } from './useLatest';
 import { useAct } from './useAct';
 
 /** Photos of a piece or a face with what each shows; none of them is to scale. */
@@ -19,6 +20,7 @@ export function Photos({
 }) {
   const act = useAct();
   const say = useSay();
+  const latest = useLatest({ photos, onChange });
   const [role, setRole] = useState<PhotoRole>('overall');
   const [busy, setBusy] = useState(false);
   const add = (file: File): void =>
@@ -38,7 +40,14 @@ export function Photos({
     onChange(photos.filter((_, k) => k !== i));
     say({
       text: 'The photo was taken out.',
-      action: { label: 'Undo', run: () => onChange([...photos]) },
+      action: {
+        label: 'Undo',
+        run: () => {
+          const now = latest.current;
+          const taken = photos[i];
+          if (taken) now.onChange([...now.photos.slice(0, i), taken, ...now.photos.slice(i)]);
+        },
+      },
     });
   };
   return (

@@ -7,6 +7,7 @@ import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useAct';
+import { useLatest } from '../shared/useLatest';
 import { usePieceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 
@@ -25,10 +26,11 @@ export function PartsScreen() {
   const change = useChange();
   const say = useSay();
   const { piece } = view;
+  const latest = useLatest(view);
   const [draft, setDraft] = useState(EMPTY);
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
   const parts = piece.body.parts ?? [];
-  const put = (next: Part[]): void => change(piece, { parts: next } satisfies Partial<Piece>);
+  const put = (next: Part[], of = piece): void => change(of, { parts: next } satisfies Partial<Piece>);
   const add = (): void => {
     const letter =
       String.fromCharCode(65 + (parts.length % 26)) +
@@ -38,7 +40,13 @@ export function PartsScreen() {
   };
   const remove = (part: Part): void => {
     put(parts.filter((p) => p.id !== part.id));
-    say({ text: `${part.label} was taken off the tray.`, action: { label: 'Undo', run: () => put(parts) } });
+    const at = parts.indexOf(part);
+    const putBack = (): void => {
+      const now = latest.current.piece;
+      const left = now?.body.parts ?? [];
+      if (now) put([...left.slice(0, at), part, ...left.slice(at)], now);
+    };
+    say({ text: `${part.label} was taken off the tray.`, action: { label: 'Undo', run: putBack } });
   };
   const back = parts.filter((p) => p.back).length;
   const odd = parts.filter((p) => p.odd !== '').length;
