@@ -16,7 +16,7 @@ module.exports = {
     only('worker-on-core', '^src/worker/', ['^src/core/']),
     only('instruments-on-core', '^src/instruments/', ['^src/core/']),
     only('ui-on-units', '^src/ui/', ['^src/core/units/']),
-    only('screens-below-app', '^src/screens/', ['^src/(core|records|worker|instruments|ui)/']),
+    only('screens-below-app', '^src/screens/', ['^src/(core|records|worker|instruments|ui|testing)/']),
     only('app-renders-screens', '^app/', ['^src/(screens|ui)/']),
     only('server-on-core', '^server/', ['^src/core/']),
     only('demo-on-records', '^demo/', ['^src/(core|records)/']),
@@ -48,6 +48,12 @@ module.exports = {
       severity: 'error',
       from: { path: '^(src/(records|worker|instruments|ui|screens)|server|demo|scripts)/' },
       to: { path: '^src/core/[^/]+/', pathNot: '^src/core/[^/]+/index\\.ts$' },
+    },
+    {
+      name: 'test-room-for-tests',
+      severity: 'error',
+      from: { path: '^(app|src|server|demo|scripts)/', pathNot: '\\.test\\.tsx?$|^src/testing/' },
+      to: { path: '^src/testing/' },
     },
     {
       name: 'tests-stay-tests',

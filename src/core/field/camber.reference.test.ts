@@ -1,4 +1,4 @@
-import { bridgeBowMm, camberOf } from './camber';
+import { bowHeightMm, bowOffsets, bridgeBowMm, camberOf, parabolaHeightMm } from './camber';
 
 const CAUL = {
   lengthMm: 600,
@@ -57,6 +57,17 @@ test.each([
   [{ lengthMm: 1e5 }, 'The length between the clamps'],
 ])('%j is refused', (more, words) => {
   expect(() => camberOf({ ...CAUL, ...more })).toThrow(words);
+});
+
+test('the parabola that the solver takes: full in the middle, three quarters at a quarter, nought at the ends', () => {
+  expect([0, 150, 300, 600].map((x) => parabolaHeightMm(2, 600, x))).toEqual([0, 1.5, 2, 0]);
+  expect(bowOffsets(120, (x) => parabolaHeightMm(2, 120, x)).map((o) => o.xMm)).toEqual([0, 50, 100, 120]);
+  // It stays within 5 % of the camber of the curve of the even load.
+  const { midCamberMm } = camberOf(CAUL);
+  for (let x = 0; x <= 600; x += 20)
+    expect(Math.abs(parabolaHeightMm(midCamberMm, 600, x) - bowHeightMm(CAUL, x)) / midCamberMm).toBeLessThan(
+      0.05,
+    );
 });
 
 describe('a caul that bridges a face', () => {

@@ -64,18 +64,27 @@ export function camberOf(input: CamberInput): Camber {
   assertRange('The width that is pressed', pressedWidthMm, 'mm', 1, 2000);
   const load = (pressureKPa / 1000) * pressedWidthMm;
   const bow = (x: number): number => bowHeightMm(input, x);
+  return {
+    endForceN: (load * lengthMm) / 2,
+    midCamberMm: bow(lengthMm / 2),
+    offsets: bowOffsets(lengthMm, bow),
+  };
+}
+
+/** Heights of a bow every 50 mm from one end, and at the other end. */
+export function bowOffsets(lengthMm: number, bow: (x: number) => number): Camber['offsets'] {
   const places = Array.from(
     { length: Math.floor(lengthMm / OFFSET_EVERY_MM) + 1 },
     (_, i) => i * OFFSET_EVERY_MM,
   );
   if (places[places.length - 1] !== lengthMm) places.push(lengthMm);
-  return {
-    endForceN: (load * lengthMm) / 2,
-    midCamberMm: bow(lengthMm / 2),
-    // The far end is nought but for the last digit of the arithmetic.
-    offsets: places.map((xMm) => ({ xMm, mm: xMm === lengthMm ? 0 : bow(xMm) })),
-  };
+  // The far end is nought but for the last digit of the arithmetic.
+  return places.map((xMm) => ({ xMm, mm: xMm === lengthMm ? 0 : bow(xMm) }));
 }
+
+/** Height of a bow of this camber at a place along a caul, as `press.field` takes it: a parabola. mm. */
+export const parabolaHeightMm = (camberMm: number, lengthMm: number, x: number): number =>
+  (4 * camberMm * x * (lengthMm - x)) / lengthMm ** 2;
 
 /**
  * The bow for a caul that bridges a face: clamped at its ends, pressing only on a stretch in its middle. Given as the height over

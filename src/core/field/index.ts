@@ -1,10 +1,12 @@
 export { fieldSchema, pressField, type FieldInput, type PressField } from './field';
 export {
   bowHeightMm,
+  bowOffsets,
   bridgeBowMm,
   camberOf,
   camberSchema,
   MOST_CAMBER_SHARE,
+  parabolaHeightMm,
   type Camber,
   type CamberInput,
 } from './camber';

@@ -1,6 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import Svg, { Line, Path, Text as SvgText } from 'react-native-svg';
-import { bowHeightMm, CAUL_MODULUS, camberOf, MOST_CAMBER_SHARE, type CamberInput } from '@/core/field';
+import { bowHeightMm, bowOffsets, CAUL_MODULUS, camberOf, MOST_CAMBER_SHARE, parabolaHeightMm, type Camber } from '@/core/field'; // prettier-ignore
+import { caulUnder } from '@/core/press';
 import { distance } from '@/core/geometry';
 import { checkBar, PAPERS, type Mark, type Page, type Paper } from '@/core/print';
 import { describeSource } from '@/core/sources';
@@ -11,10 +12,47 @@ import { downloadPdf, fileName } from '../shared/print';
 import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
 
+/** What is planed on one side of a caul, and what draws it down. */
+type Bow = {
+  lengthMm: number;
+  midCamberMm: number;
+  endForceN: number;
+  height: (x: number) => number;
+  offsets: Camber['offsets'];
+};
+
+/** The bow that the caul is placed with, or the one that end clamps on a straight one would ask for. */
+function bowOf({ placed, targetKPa, platenMm }: PressPlan): Bow | undefined {
+  const [caul] = placed.cauls;
+  if (!caul) return undefined;
+  const lengthMm = distance(caul.from, caul.to);
+  if (caul.camberMm > LEAST_BOW_MM) {
+    const height = (x: number): number => parabolaHeightMm(caul.camberMm, lengthMm, x);
+    const on = placed.clamps.filter((c) => caulUnder(placed.cauls, c.at) === 0);
+    return {
+      lengthMm,
+      midCamberMm: caul.camberMm,
+      endForceN: Math.max(0, ...on.map((c) => c.forceN)),
+      height,
+      offsets: bowOffsets(lengthMm, height),
+    };
+  }
+  const input = {
+    lengthMm,
+    widthMm: caul.widthMm,
+    heightMm: caul.heightMm,
+    modulusMPa: CAUL_MODULUS.value,
+    pressureKPa: targetKPa,
+    pressedWidthMm: caul.widthMm + 2 * platenMm,
+  };
+  return { lengthMm, ...camberOf(input), height: (x) => bowHeightMm(input, x) };
+}
+
+/** Less is not planed. */
+const LEAST_BOW_MM = 0.05;
+
 /** The bow at full size over as many sheets as it takes, each with a bar to check the print by. */
-function template(input: CamberInput, paper: Paper, title: string): Page[] {
-  const { lengthMm } = input;
-  const camber = camberOf(input);
+function template({ lengthMm, height, offsets }: Bow, paper: Paper, title: string): Page[] {
   const { widthMm, heightMm } = PAPERS[paper];
   const part = 250;
   const count = Math.ceil(lengthMm / part);
@@ -32,12 +70,12 @@ function template(input: CamberInput, paper: Paper, title: string): Page[] {
       const end = Math.min(to, x + 5);
       marks.push({
         kind: 'line',
-        from: [left + x - from, base - bowHeightMm(input, x)],
-        to: [left + end - from, base - bowHeightMm(input, end)],
+        from: [left + x - from, base - height(x)],
+        to: [left + end - from, base - height(end)],
         widthMm: 0.35,
       });
     }
-    camber.offsets
+    offsets
       .filter((o) => o.xMm >= from && o.xMm <= to)
       .forEach((o) => {
         const x = left + o.xMm - from;
@@ -62,16 +100,7 @@ export function CamberFold({ plan, name, paper }: { plan: PressPlan; name: strin
   const { length } = useUnits();
   const [caul] = plan.placed.cauls;
   if (!caul) return null;
-  const lengthMm = distance(caul.from, caul.to);
-  const input: CamberInput = {
-    lengthMm,
-    widthMm: caul.widthMm,
-    heightMm: caul.heightMm,
-    modulusMPa: CAUL_MODULUS.value,
-    pressureKPa: plan.targetKPa,
-    pressedWidthMm: caul.widthMm + 2 * plan.platenMm,
-  };
-  const result = attempt(() => camberOf(input));
+  const result = attempt(() => bowOf(plan));
   if (!result.ok) {
     return (
       <Fold title="Bow of the caul">
@@ -80,31 +109,39 @@ export function CamberFold({ plan, name, paper }: { plan: PressPlan; name: strin
     );
   }
   const camber = result.value;
+  if (!camber) return null;
+  const { lengthMm } = camber;
+  const planned = caul.camberMm > LEAST_BOW_MM;
   const slender = camber.midCamberMm > lengthMm * MOST_CAMBER_SHARE;
   const print = (): void =>
     act(() =>
       downloadPdf(
         `Caul for ${name}`,
-        template(input, paper, `Caul for ${name}, ${Math.round(lengthMm)} mm`),
+        template(camber, paper, `Caul for ${name}, ${Math.round(lengthMm)} mm`),
         `${fileName(name)}-caul.pdf`,
       ),
     );
   const scale = 46 / Math.max(0.1, camber.midCamberMm);
   const path = Array.from({ length: 41 }, (_, i) => {
     const x = (i / 40) * lengthMm;
-    return `${i === 0 ? 'M' : 'L'}${10 + (300 * x) / lengthMm} ${60 - scale * bowHeightMm(input, x)}`;
+    return `${i === 0 ? 'M' : 'L'}${10 + (300 * x) / lengthMm} ${60 - scale * camber.height(x)}`;
   }).join('');
   return (
     <Fold title="Bow of the caul">
       <Text kind="quiet">
-        Planed to this curve, the caul lies flat and presses evenly when clamps at its two ends alone draw it
-        down.
+        {planned
+          ? 'The arranged layout takes this bow, against the platen. Plane it before the glue is out.'
+          : 'Planed to this curve, the caul lies flat and presses evenly when clamps at its two ends alone draw it down.'}
       </Text>
       <View style={styles.figures}>
         <Figure
           label="In the middle"
           value={length(camber.midCamberMm)}
-          source="Simply supported beam under a uniform load, any table of beams: 5 w L⁴ / 384 E I."
+          source={
+            planned
+              ? 'Worked out here: the bow that evens the pressure under this layout, as a parabola.'
+              : 'Simply supported beam under a uniform load, any table of beams: 5 w L⁴ / 384 E I.'
+          }
         />
         <Figure
           label="Each end clamp"
