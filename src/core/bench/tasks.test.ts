@@ -4,7 +4,7 @@ import { phaseIndex } from './phases';
 import { schedule } from './schedule';
 import { tasksFor, type PieceWork, type RepairWork } from './tasks';
 
-const glue = { label: 'Liquid hide glue', clampMin: 120, workableMin: 1440 };
+const glue = { id: 'liquidHide' as const, label: 'Liquid hide glue', clampMin: 120, workableMin: 1440 };
 const lifted: RepairWork = {
   damageId: 'd1',
   label: '1 Lifted edge',
@@ -113,4 +113,19 @@ test('ticking a step moves the rest: glue that sets goes on setting from its rea
   expect(w.get('d1/cure')?.start).toBe('2026-03-01T18:00:00');
   expect(w.get('d1/off')?.start).toBe(NOW);
   expect(w.get('p/strip')?.start).toBe('2026-03-02T16:00:00');
+});
+
+test('the glue that is taken adds its own cautions to the steps of its repair', () => {
+  const said = (glueId: 'liquidHide' | 'epoxy'): string[] =>
+    tasksFor({
+      pieceId: 'p',
+      school: 'clear',
+      goal: 'shellac',
+      finishNowIsPaint: false,
+      repairs: [{ ...lifted, glue: { ...glue, id: glueId } }],
+    })
+      .filter((t) => t.id.startsWith('d1/'))
+      .flatMap((t) => t.cautions);
+  expect(said('epoxy')).toContain('epoxy');
+  expect(said('liquidHide')).not.toContain('epoxy');
 });

@@ -1,6 +1,7 @@
 import type { BlendPlan } from '../colour';
 import type { FinishGoal, MethodId, School } from '../method';
 import { layingMinutes } from '../press';
+import type { AdhesiveId } from '../adhesive';
 import { cautionsFor, type CautionId } from '../safety';
 import type { SandingBudget } from '../sanding';
 import { COATS, FILLS, GLUE_STEP, PATCH_PREPARATION, REGLUE_PREPARATION, type Step } from './steps';
@@ -27,7 +28,7 @@ export type RepairWork = {
   method: MethodId;
   areaMm2: number;
   /** `caution` is said with the pressing itself, such as a shop too cold for this glue. */
-  glue?: { label: string; clampMin: number; workableMin: number; caution?: string };
+  glue?: { id: AdhesiveId; label: string; clampMin: number; workableMin: number; caution?: string };
   clamps?: { resource: string; count: number };
   shimSheets: number;
   powderyGlueLine: boolean;
@@ -255,7 +256,7 @@ export function tasksFor(piece: PieceWork): BenchTask[] {
       repair.damageId,
       repair.label,
       [...repairSteps(repair, piece.goal), ...blendSteps(repair)],
-      cautionsFor(repair.method),
+      cautionsFor(repair.method, repair.glue?.id),
     );
   }
   const stripping: CautionId[] = piece.finishNowIsPaint

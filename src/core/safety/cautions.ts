@@ -1,3 +1,4 @@
+import type { AdhesiveId } from '../adhesive';
 import type { MethodId } from '../method';
 
 export type CautionId =
@@ -5,6 +6,9 @@ export type CautionId =
   | 'cyanoacrylate'
   | 'epoxy'
   | 'heat'
+  | 'hotGlue'
+  | 'isocyanate'
+  | 'formaldehyde'
   | 'knife'
   | 'stripper'
   | 'dust'
@@ -24,6 +28,12 @@ export const CAUTIONS: Record<CautionId, string> = {
     'Cyanoacrylate bonds skin and eyes in seconds and its fumes sting: gloves, goggles, fresh air.',
   epoxy: 'Epoxy sensitises skin and grows hot in thick pours: gloves, thin layers, fresh air.',
   heat: 'An iron, heat gun or burn-in knife burns skin and can light finish and solvent: no open solvent nearby.',
+  hotGlue:
+    'Hot glue and its pot scald, and film under an iron burns: dry hands off the pot, a lid on it, the iron on its stand.',
+  isocyanate:
+    'Polyurethane glue holds isocyanates, which sensitise lungs and skin: gloves, fresh air, no sanding before it is hard.',
+  formaldehyde:
+    'Urea-formaldehyde glue gives off formaldehyde and its powder harms lungs: mask when mixing, gloves, fresh air until it has cured.',
   knife: 'A knife or chisel under hand pressure slips: both hands behind the edge, work held down.',
   stripper:
     'Strippers harm skin, eyes and lungs, and methylene chloride can kill in a closed room and is banned for consumers in places: outdoors or with strong draught, gloves, goggles.',
@@ -84,5 +94,23 @@ const BY_METHOD: Partial<Record<MethodId, CautionId[]>> = {
   sealOver: ['solvent', 'leadPaint'],
 };
 
-/** Cautions of a method; the one about labels and codes always last. */
-export const cautionsFor = (method: MethodId): CautionId[] => [...(BY_METHOD[method] ?? []), 'always'];
+const BY_GLUE: Partial<Record<AdhesiveId, CautionId>> = {
+  epoxy: 'epoxy',
+  epoxyFast: 'epoxy',
+  cyanoacrylate: 'cyanoacrylate',
+  caMedium: 'cyanoacrylate',
+  caGel: 'cyanoacrylate',
+  polyurethane: 'isocyanate',
+  ureaFormaldehyde: 'formaldehyde',
+  contact: 'solvent',
+  hotHide: 'hotGlue',
+  hotHideSlow: 'hotGlue',
+  hotHideFast: 'hotGlue',
+  ironOnFilm: 'hotGlue',
+};
+
+/** Cautions of a method and of the glue it is done with; the one about labels and codes always last. */
+export function cautionsFor(method: MethodId, glue?: AdhesiveId): CautionId[] {
+  const ofGlue = glue === undefined ? undefined : BY_GLUE[glue];
+  return [...new Set<CautionId>([...(BY_METHOD[method] ?? []), ...(ofGlue ? [ofGlue] : []), 'always'])];
+}

@@ -1,4 +1,5 @@
 import { StyleSheet, View } from 'react-native';
+import type { AdhesiveId } from '@/core/adhesive';
 import {
   materialWords,
   methodById,
@@ -39,11 +40,11 @@ function Reasons({
   );
 }
 
-export function Cautions({ method }: { method: MethodId }) {
+export function Cautions({ method, glue }: { method: MethodId; glue?: AdhesiveId }) {
   return (
     <Notice kind="stop" title="Before you begin">
       <View style={styles.reasons}>
-        {cautionsFor(method).map((c) => (
+        {cautionsFor(method, glue).map((c) => (
           <Text key={c}>{CAUTIONS[c]}</Text>
         ))}
       </View>

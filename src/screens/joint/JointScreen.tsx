@@ -145,7 +145,7 @@ export function JointScreen() {
           />
         ) : null}
       </KeepFigures>
-      <Cautions method={method} />
+      <Cautions method={method} glue={glueId} />
       <Button
         label="Open the bench plan"
         kind="main"

@@ -213,7 +213,7 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
           <BagFold plan={plan} face={survey.board.plane.outline} thickMm={boardMm + veneerMm} />
         </KeepFigures>
       ) : null}
-      <Cautions method={method} />
+      <Cautions method={method} {...(plan ? { glue: plan.adhesive.id } : {})} />
       {plan?.times.ok ? (
         <Button
           label="Start the glue-up"

@@ -254,6 +254,7 @@ export function workOf(
         ...(glued
           ? {
               glue: {
+                id: adhesive.id,
                 label: adhesive.label,
                 clampMin: times.clampMin,
                 workableMin: times.workableMin,

@@ -122,7 +122,7 @@ export function SpecialScreen() {
           )
         ) : null}
       </KeepFigures>
-      <Cautions method={method} />
+      <Cautions method={method} glue={which === 'hammer' ? hideId : glueId} />
       <Button label="Back to glue and press" onPress={() => router.push(`/damage/${damage.id}/press`)} />
     </Page>
   );

@@ -1,0 +1,104 @@
+import fc from 'fast-check';
+import type { Point, Polygon } from '../geometry';
+import type { Patch } from '../veneer';
+import { patchSheet, PAPERS, toSvg, type Mark, type Page, type Paper } from '.';
+
+const box = (w: number, h: number): Polygon => [[0, 0], [w, 0], [w, h], [0, h]]; // prettier-ignore
+
+const patch = (alongMm: number, acrossMm: number): Patch => ({
+  shape: 'square',
+  outline: box(alongMm, acrossMm),
+  recess: box(alongMm, acrossMm),
+  alongMm,
+  acrossMm,
+  areaMm2: alongMm * acrossMm,
+  overhangSides: [],
+});
+
+const sheet = (alongMm: number, acrossMm: number, paper: Paper = 'a4', grainDeg = 0): Page[] =>
+  patchSheet({
+    title: 'Slope & <patch>',
+    patch: patch(alongMm, acrossMm),
+    damage: box(10, 10),
+    grainDeg,
+    paper,
+    notes: ['Cut from: old burr.'],
+  });
+
+type Line = Extract<Mark, { kind: 'line' }>;
+/** Full lines of 0.3 mm beside the bar's own are the cutting line. */
+const cutting = (page: Page): Line[] =>
+  page.marks.filter(
+    (m): m is Line => m.kind === 'line' && m.widthMm === 0.3 && m.from[1] < page.heightMm - 30 && !m.dashed,
+  );
+const length = ({ from, to }: Line): number => Math.hypot(from[0] - to[0], from[1] - to[1]);
+
+test('a patch that fits is on one sheet at its true size, along the grain up the page', () => {
+  const [page, ...more] = sheet(120, 40);
+  expect(more).toEqual([]);
+  const lines = page ? cutting(page) : [];
+  expect(lines.map(length).sort((a, b) => a - b)).toEqual(
+    [40, 40, 120, 120].map((v) => expect.closeTo(v, 6)),
+  );
+  for (const l of lines.filter((line) => length(line) > 100)) expect(l.from[0]).toBeCloseTo(l.to[0], 6);
+});
+
+test('the bar on every sheet measures 100 mm', () => {
+  for (const page of sheet(600, 300)) {
+    const bars = page.marks.filter((m): m is Line => m.kind === 'line' && Math.abs(length(m) - 100) < 1e-9);
+    expect(bars).toHaveLength(1);
+  }
+});
+
+test('what is larger than the paper runs over sheets that together carry all of it, and none leaves its sheet', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 20, max: 900 }),
+      fc.integer({ min: 20, max: 700 }),
+      fc.constantFrom<Paper>('a4', 'letter'),
+      (alongMm, acrossMm, paper) => {
+        const pages = sheet(alongMm, acrossMm, paper);
+        const { widthMm, heightMm } = PAPERS[paper];
+        const drawn = pages.flatMap(cutting);
+        for (const l of drawn) {
+          for (const [x, y] of [l.from, l.to]) {
+            expect(x).toBeGreaterThanOrEqual(15 - 1e-6);
+            expect(x).toBeLessThanOrEqual(widthMm - 15 + 1e-6);
+            expect(y).toBeLessThanOrEqual(heightMm - 15 + 1e-6);
+          }
+        }
+        // Overlaps are drawn twice, so the sheets carry at least the whole outline.
+        const whole = 2 * (alongMm + acrossMm);
+        expect(drawn.reduce((s, l) => s + length(l), 0)).toBeGreaterThanOrEqual(whole - 1e-6);
+        if (pages.length === 1) expect(drawn.reduce((s, l) => s + length(l), 0)).toBeCloseTo(whole, 6);
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
+
+test('several sheets say which they are and carry marks to lay them together by', () => {
+  const pages = sheet(500, 100);
+  expect(pages.length).toBeGreaterThan(1);
+  pages.forEach((page, i) => {
+    const texts = page.marks.flatMap((m) => (m.kind === 'text' ? [m.text] : []));
+    expect(texts).toContain(`Row ${i + 1} of ${pages.length}, column 1 of 1`);
+  });
+});
+
+test('as SVG it is in millimetres, and what was typed cannot become markup', () => {
+  const [page] = sheet(80, 30);
+  const svg = page ? toSvg(page) : '';
+  expect(svg).toContain('width="210mm" height="297mm" viewBox="0 0 210 297"');
+  expect(svg).toContain('Slope &amp; &lt;patch&gt;');
+  expect(svg).not.toContain('<patch>');
+});
+
+test('a grain that runs aslant is turned upright with everything on it', () => {
+  const [page] = sheet(100, 30, 'a4', 30);
+  const dirs = (page ? cutting(page) : []).map(({ from, to }): Point => [to[0] - from[0], to[1] - from[1]]);
+  // The box's long sides lie along 0°, so with the grain at 30° they end 60° from the level.
+  const long = dirs.filter((d) => Math.hypot(d[0], d[1]) > 50);
+  for (const [dx, dy] of long)
+    expect(Math.abs(Math.atan2(dy, dx) * (180 / Math.PI)) % 180).toBeCloseTo(dy >= 0 ? 60 : 120, 4);
+});
