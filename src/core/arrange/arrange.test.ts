@@ -73,6 +73,15 @@ test('a layout that takes more clamps than are owned is not kept, however well i
   expect((await arrange(job({ own, clamps: shallow }))).kept).toBe(false);
 });
 
+test('a layout of one’s own that tips is no reason to stop', async () => {
+  const own: Arrangement = {
+    platenMm: 18,
+    cauls: [{ from: [-80, 30], to: [100, 30], widthMm: 60, heightMm: 38, modulusMPa: 11_000, camberMm: 0 }],
+    clamps: [{ at: [-80, 30], forceN: 1500, kind: 'f', caul: 0 }],
+  };
+  expect(await arrange(job({ own }))).toMatchObject({ reached: true, kept: false });
+});
+
 test('never worse than the layout it is given', async () => {
   await fc.assert(
     fc.asyncProperty(

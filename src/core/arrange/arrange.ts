@@ -72,6 +72,16 @@ const rate = async (
   return { arrangement, field, reached: reaches(field, target) };
 };
 
+/** The same, but nothing for a layout that cannot stand, such as a caul that tips. */
+const rateIfStanding = async (...given: Parameters<typeof rate>): Promise<Rated | undefined> => {
+  try {
+    return await rate(...given);
+  } catch (error) {
+    if (error instanceof RangeError) return undefined;
+    throw error;
+  }
+};
+
 /** How many times the unit force: what the least pressure asks for, within what the clamps give and the wood bears. */
 function turnsFor(
   { mostForceN }: Candidate,
@@ -131,9 +141,10 @@ async function search(
   let best: Rated | undefined;
   let tried = 0;
   type Look = { c: Candidate; platenMm: number; m: number; rough: Rated };
-  const look = async (c: Candidate, platenMm: number): Promise<Look> => {
+  const look = async (c: Candidate, platenMm: number): Promise<Look[]> => {
     tried++;
-    const unit = await rate(input, scaled(c, platenMm, 1), coarse, {});
+    const unit = await rateIfStanding(input, scaled(c, platenMm, 1), coarse, {});
+    if (!unit) return [];
     const p = pressuresIn(unit.field, input);
     const { leastKPa, mostKPa } = input.target;
     const share = (m: number): number =>
@@ -142,7 +153,7 @@ async function search(
     const { leastKPa: l, greatestKPa: g } = unit.field;
     const field = { ...unit.field, leastKPa: l * m, greatestKPa: g * m, coverage: share(m) };
     const rough = { arrangement: scaled(c, platenMm, m), field, reached: reaches(field, input.target) };
-    return { c, platenMm, m, rough };
+    return [{ c, platenMm, m, rough }];
   };
   /** On the grid asked for; turned once more where that grid asks for a little more. */
   const verify = async ({ c, platenMm, m, rough }: Look): Promise<Rated> => {
@@ -163,7 +174,7 @@ async function search(
     const all = candidatesFor(n, section, input);
     for (const [i, c] of all.entries()) {
       await breathe(job, (0.95 * (n - first + i / all.length)) / (most - first + 1));
-      looks.push(await look(c, platen.thicknessMm));
+      looks.push(...(await look(c, platen.thicknessMm)));
     }
     looks.sort((a, b) => (better(a.rough, b.rough) ? -1 : 1));
     const promising = looks
@@ -183,8 +194,8 @@ async function search(
         if (s === section && p === platen) break;
         for (const c of candidatesFor(n, s, input)) {
           await breathe(job, 0.95);
-          const l = await look(c, p.thicknessMm);
-          if (!l.rough.reached) continue;
+          const [l] = await look(c, p.thicknessMm);
+          if (!l?.rough.reached) continue;
           const lighter = await verify(l);
           if (lighter.reached) return { best: lighter, tried };
         }
@@ -276,7 +287,9 @@ export async function arrange(input: ArrangeInput, job: JobContext = {}): Promis
   const count = input.clamps.reduce((s, c) => s + c.count, 0);
   const most = Math.min(MOST_CLAMPS, count);
   const own =
-    input.own && canBeSetUp(input.own, input) ? await rate(input, input.own, input.gridMm, job) : undefined;
+    input.own && canBeSetUp(input.own, input)
+      ? await rateIfStanding(input, input.own, input.gridMm, job)
+      : undefined;
   const { best, tried } = most > 0 ? await search(input, job, most) : { best: undefined, tried: 0 };
   const chosen = own && (!best || !better(best, own)) ? own : best;
   if (!chosen) {

@@ -260,6 +260,32 @@ describe('a caul that reaches beyond the platen', () => {
     expect(bowed.greatestKPa).toBeLessThan(straight.greatestKPa);
   });
 
+  test('any such caul gives back what its clamps give, or is said to tip', async () => {
+    const across = fc.record({ left: fc.integer({ min: 10, max: 400 }), right: fc.integer({ min: 10, max: 400 }), y: fc.integer({ min: 10, max: 110 }), a: fc.integer({ min: 100, max: 3000 }), b: fc.integer({ min: 0, max: 3000 }), camberMm: fc.integer({ min: 0, max: 5 }) }); // prettier-ignore
+    let [held, tipped] = [0, 0];
+    await fc.assert(
+      fc.asyncProperty(across, async ({ left, right, y, a, b, camberMm }) => {
+        const caul = { from: [-left, y] as Point, to: [200 + right, y] as Point, widthMm: 45, heightMm: 45, modulusMPa: 11_000, camberMm }; // prettier-ignore
+        const clamps = [{ at: caul.from, forceN: a, caul: 0 }, { at: caul.to, forceN: b, caul: 0 }]; // prettier-ignore
+        try {
+          const { reactionN } = await pressField(input({ panel: { widthMm: 200, heightMm: 120 }, foundation: { stiffnessMPaPerMm: 10 }, gridMm: 10, overhang: true, cauls: [caul], clamps })); // prettier-ignore
+          held++;
+          expect(Math.abs(reactionN / (a + b) - 1)).toBeLessThan(2e-3);
+          // It could not be held if the resultant lay beyond the platen by more than a cell of the grid.
+          const at = (a * -left + b * (200 + right)) / (a + b);
+          expect(at).toBeGreaterThan(-10);
+          expect(at).toBeLessThan(210);
+        } catch (error) {
+          if (!(error instanceof RangeError)) throw error;
+          tipped++;
+          expect(error.message).toContain('A caul tips');
+        }
+      }),
+      { numRuns: 60, endOnFailure: true },
+    );
+    expect(Math.min(held, tipped)).toBeGreaterThan(5);
+  });
+
   test('tips when only one end is clamped, and says so', async () => {
     await expect(bridge(0, ends.slice(0, 1))).rejects.toThrow('A caul tips');
   });

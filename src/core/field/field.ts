@@ -76,8 +76,10 @@ const COARSER = 2;
 /** So much of the clamps' force may stand on the wrong side of the contact's rim. */
 const WRONG_SHARE = 8e-4;
 const COARSE_ENOUGH = 400;
-/** What does not come back from the foundation hangs on the threads: something is not held. Share of the force. */
-const TIPPED_SHARE = 0.01;
+/** When the threads bear more than this, something is not held at all. Share of the force. */
+const TIPPED_SHARE = 1e-3;
+/** Nor is it when the foundation does not give back what the clamps give. */
+const UNBALANCED_SHARE = 3e-3;
 
 function assertField({
   panel,
@@ -225,6 +227,17 @@ async function settle(
   }
 }
 
+/** What hangs on the threads, upwards and downwards: of a caul that tips they bear a couple, and the forces balance all the same. */
+function heldByThreads({ nodes, size, area }: Model, w: Float64Array, stiffness: number): number {
+  let sum = 0;
+  for (let n = 0; n < size; n++) {
+    const moved = w[n] ?? 0;
+    if (n >= nodes) sum += stiffness * THREAD * Math.abs(moved);
+    else if (moved < 0) sum -= stiffness * THREAD * (area[n] ?? 0) * moved;
+  }
+  return sum;
+}
+
 /**
  * Registry `press.field`: the pressure under a platen that clamps and cauls press on a panel.
  *
@@ -257,7 +270,8 @@ export async function pressField(input: FieldInput, job: JobContext = {}): Promi
     if (pressure >= target.leastKPa && pressure <= target.mostKPa) covered += a;
   }
   const force = input.clamps.reduce((s, c) => s + c.forceN, 0);
-  if (!input.bonded && Math.abs(reaction - force) > TIPPED_SHARE * force)
+  const unheld = heldByThreads(model, w, stiffness) > TIPPED_SHARE * force;
+  if (!input.bonded && (unheld || Math.abs(reaction - force) > UNBALANCED_SHARE * force))
     throw new RangeError(
       'A caul tips: it is clamped beyond what lies under it, with nothing to hold its other end. Clamp it on both sides of the platen, or move it over the platen.',
     );
