@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink';
 import type { JobContext } from '@/core/check';
-import { tonesAround, tonesOfSwatch, type Tones } from '@/core/colour';
+import { labFromRgb, tonesAround, tonesOfSwatch, type Tones } from '@/core/colour';
 import { compute } from '@/core/computations';
 import type { Homography, Polygon } from '@/core/geometry';
 import { quietSlit, type QuietSlit } from '@/core/glueup';
@@ -152,7 +152,15 @@ const api = {
   /** @param loose outline of the blister in the view's own frame, mm */
   quietSlit(id: number, view: FaceView, loose: Polygon, grainDeg: number): Promise<Outcome<QuietSlit>> {
     return job(id, undefined, async (job) =>
-      quietSlit(await redraw(view, job), view.mmPerPixel, loose, grainDeg),
+      quietSlit(
+        {
+          picture: await redraw(view, job),
+          mmPerPixel: view.mmPerPixel,
+          lightness: (r, g, b) => labFromRgb(r, g, b)[0],
+        },
+        loose,
+        grainDeg,
+      ),
     );
   },
 

@@ -1,4 +1,5 @@
 import { seededRandom } from '../check';
+import { labFromRgb } from '../colour';
 import { contains, rotate, type Point } from '../geometry';
 import { blisterPlan, quietSlit } from './blister';
 
@@ -20,7 +21,8 @@ function photo(dark: (at: Point) => boolean, noise = 6) {
       data.set([170 - less, 120 - less, 80 - less, 255], (y * width + x) * 4);
     }
   }
-  return { data, width, height };
+  const lightness = (r: number, g: number, b: number): number => labFromRgb(r, g, b)[0];
+  return { picture: { data, width, height }, mmPerPixel: MM_PER_PIXEL, lightness };
 }
 
 test('a blister is slit along the grain on its longest line, and every entry lies on it', () => {
@@ -39,7 +41,6 @@ test('a blister is slit along the grain on its longest line, and every entry lie
 test('plain wood has nothing to avoid: the longest line stays', () => {
   const found = quietSlit(
     photo(() => false),
-    MM_PER_PIXEL,
     ring(80, 30),
     0,
   );
@@ -50,7 +51,7 @@ test('plain wood has nothing to avoid: the longest line stays', () => {
 
 test('a string of 2 mm across the upper half is gone round below', () => {
   const string = ([x, y]: Point): boolean => Math.abs(x - 105) < 1 && y < 64;
-  const found = quietSlit(photo(string), MM_PER_PIXEL, ring(80, 30), 0);
+  const found = quietSlit(photo(string), ring(80, 30), 0);
   expect(found.crossedOnLongest).toBe(1);
   expect(found.crossed).toEqual([]);
   // Not farther than it must: just below the end of the string, the picture being read 1 mm beside the cut.
@@ -64,7 +65,7 @@ test('a string of 2 mm across the upper half is gone round below', () => {
 
 test('what runs from rim to rim cannot be gone round, and is counted once though it has two sides', () => {
   const strings = ([x]: Point): boolean => Math.abs(x - 70) < 1.5 || Math.abs(x - 120) < 1.5;
-  const { crossed, crossedOnLongest } = quietSlit(photo(strings), MM_PER_PIXEL, ring(80, 30), 0);
+  const { crossed, crossedOnLongest } = quietSlit(photo(strings), ring(80, 30), 0);
   expect(crossed).toHaveLength(2);
   expect(crossedOnLongest).toBe(2);
   expect(Math.abs((crossed[0]?.[0] ?? 0) - 70)).toBeLessThan(3);
@@ -73,14 +74,14 @@ test('what runs from rim to rim cannot be gone round, and is counted once though
 
 test('dark lines along the grain are not crossed, and a turned grain finds the same', () => {
   const along = ([, y]: Point): boolean => Math.round(y / 9) % 2 === 0;
-  expect(quietSlit(photo(along), MM_PER_PIXEL, ring(80, 30), 0).crossed).toEqual([]);
+  expect(quietSlit(photo(along), ring(80, 30), 0).crossed).toEqual([]);
   const degrees = 30;
   const turned = ring(50, 20).map((p) => rotate([p[0] - 100, p[1] - 60], degrees)).map(([x, y]): Point => [x + 100, y + 60]); // prettier-ignore
   const string = (p: Point): boolean => {
     const [u, v] = rotate([p[0] - 100, p[1] - 60], -degrees);
     return Math.abs(u) < 1.5 && v < 3;
   };
-  const found = quietSlit(photo(string), MM_PER_PIXEL, turned, degrees);
+  const found = quietSlit(photo(string), turned, degrees);
   expect(found.crossedOnLongest).toBe(1);
   expect(found.crossed).toEqual([]);
   expect(found.asideMm).toBeGreaterThan(2);
@@ -89,7 +90,6 @@ test('dark lines along the grain are not crossed, and a turned grain finds the s
 test('a coarse photo is not full of lines', () => {
   const { crossed } = quietSlit(
     photo(() => false, 60),
-    MM_PER_PIXEL,
     ring(80, 30),
     0,
   );

@@ -1,4 +1,3 @@
-import { labFromRgb } from '../colour';
 import { boundingBox, rotate, sides, type Point, type Polygon } from '../geometry';
 import type { Raster } from '../picture';
 import { memory } from '../sources';
@@ -107,9 +106,20 @@ const STEP_MM = 0.5;
 /** The cut and what shows beside it: so far to either side the picture is read. mm. */
 const BESIDE_MM = [-1, -0.5, 0, 0.5, 1];
 
+/** The face to scale, RGBA, its origin at 0, 0 of the outline's frame; and L* of a colour of it, which the caller brings along. */
+export type Photo = {
+  picture: Raster;
+  /** 0.05…2 */
+  mmPerPixel: number;
+  lightness: (red: number, green: number, blue: number) => number;
+};
+
 /** Mean lightness of a strip along a stretch, every {@link STEP_MM}. */
-function lightnessAlong(picture: Raster, mmPerPixel: number, s: Stretch, grainDeg: number): number[] {
-  const { data, width, height } = picture;
+function lightnessAlong(
+  { picture: { data, width, height }, mmPerPixel, lightness }: Photo,
+  s: Stretch,
+  grainDeg: number,
+): number[] {
   const count = Math.max(2, Math.floor((s.to - s.from) / STEP_MM));
   return Array.from({ length: count }, (_, i) => {
     let sum = 0;
@@ -118,7 +128,7 @@ function lightnessAlong(picture: Raster, mmPerPixel: number, s: Stretch, grainDe
       const px = Math.min(width - 1, Math.max(0, Math.round(x / mmPerPixel)));
       const py = Math.min(height - 1, Math.max(0, Math.round(y / mmPerPixel)));
       const o = (py * width + px) * 4;
-      sum += labFromRgb(data[o] ?? 0, data[o + 1] ?? 0, data[o + 2] ?? 0)[0];
+      sum += lightness(data[o] ?? 0, data[o + 1] ?? 0, data[o + 2] ?? 0);
     }
     return sum / BESIDE_MM.length;
   });
@@ -145,16 +155,14 @@ function linesIn(slope: readonly number[], steep: number): number[] {
 /**
  * Looks in the photo for a slit that cuts through as few lines of the figure as may be, and of these for the longest.
  *
- * @param picture the face to scale, RGBA, its origin at 0, 0 of the outline's frame
- * @param mmPerPixel 0.05…2
  * @param loose outline of the blister, mm
  */
-export function quietSlit(picture: Raster, mmPerPixel: number, loose: Polygon, grainDeg: number): QuietSlit {
+export function quietSlit(photo: Photo, loose: Polygon, grainDeg: number): QuietSlit {
   const turned = loose.map((p) => rotate(p, -grainDeg));
   const { all, longest } = stretches(turned);
   const read = (s: Stretch) => ({
     s,
-    slope: slopes(lightnessAlong(picture, mmPerPixel, clearOfRim(s), grainDeg)),
+    slope: slopes(lightnessAlong(photo, clearOfRim(s), grainDeg)),
   });
   const lines = all.filter((s) => s.to - s.from >= LEAST_SHARE * (longest.to - longest.from)).map(read);
   const noise = lines.flatMap((l) => l.slope).sort((a, b) => a - b);
