@@ -68,13 +68,13 @@ export function StackSection(props: Props) {
         content={{ width: wide, height: total }}
         handles={[
           ...(veneerMm > 0
-            ? [{ id: 'veneer', label: 'Underside of the veneer', x: along(0.8), y: yCore }]
+            ? [{ id: 'veneer', label: 'Underside of the veneer', x: along(0.6), y: yCore }]
             : []),
           { id: 'core', label: 'Underside of the core', x: along(0.95), y: yBlock },
           {
             id: 'platen',
             label: 'Top of the platen',
-            x: platenFrom + 0.72 * (platenTo - platenFrom) - left,
+            x: platenFrom + 0.78 * (platenTo - platenFrom) - left,
             y: yPlaten,
           },
           { id: 'caul', label: 'Top of the caul', x: along(0.95), y: yCaul },
@@ -156,18 +156,8 @@ export function StackSection(props: Props) {
                 </G>
               ))}
               {name(0, yCaul + caulMm.height / 2, caulMm.height, `caul ${Math.round(caulMm.height)} mm`)}
-              {name(
-                platenFrom,
-                yPlaten + platenMm / 2,
-                platenMm,
-                `platen ${Math.round(platenMm)} mm, release sheet`,
-              )}
-              {name(
-                left,
-                yCore + coreMm / 2,
-                coreMm,
-                `core ${Math.round(coreMm)} mm${veneerMm > 0 ? `, veneer ${veneerMm} mm on glue` : ''}`,
-              )}
+              {name(platenFrom, yPlaten + platenMm / 2, platenMm, `platen ${Math.round(platenMm)} mm`)}
+              {name(left, yCore + coreMm / 2, coreMm, `core ${Math.round(coreMm)} mm`)}
               {name(0, yBlock + BLOCK_MM / 2, BLOCK_MM, 'block')}
               {name(left, yBench + BENCH_MM / 2, BENCH_MM, 'bench', false)}
             </G>
