@@ -64,7 +64,7 @@ test('clamps are arranged, dragged and counted; the stack is dragged; the layout
   await page.getByRole('button', { name: 'Arrange for me' }).click();
   await expect(page.getByText('The target is reached everywhere')).toBeVisible({ timeout: 30_000 });
   await expect(page.getByRole('button', { name: /^Well pressed: 100 %/ })).toBeVisible();
-  const arranged = page.getByText(/caul.*, platen/);
+  const arranged = page.getByText(/caul.* long.*, platen/);
   const words = await arranged.textContent();
   await expect.poll(async () => (await storedTexts(page, 'damage/lectern-1')).join()).toContain('"placed"');
   await page.reload();

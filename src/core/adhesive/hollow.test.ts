@@ -1,4 +1,4 @@
-import { hollowMm3, HOLLOWS, type HollowShape } from './index';
+import { hollowMm3, HOLLOWS, poursFor, type HollowShape } from './index';
 
 const SIZES = { length: 100, width: 2, depth: 10, diameter: 10, inner: 9 };
 
@@ -26,4 +26,12 @@ test('a tenon as thick as its hole leaves nothing to fill; sizes that are not as
   expect(() => hollowMm3('bored', { ...SIZES, depth: -1 })).toThrow('The depth of the hollow is -1 mm');
   expect(hollowMm3('bored', { ...SIZES, length: NaN })).toBeGreaterThan(0);
   for (const shape of Object.values(HOLLOWS)) expect(shape.help).toMatch(/\.$/);
+});
+
+test('what heats itself is poured in even layers, none deeper than it bears', () => {
+  expect(poursFor('epoxy', 25)).toMatchObject({ layers: 3, eachMm: expect.closeTo(25 / 3, 9) });
+  expect(poursFor('epoxy', 10)).toMatchObject({ layers: 1, eachMm: 10 });
+  expect(poursFor('epoxyFast', 10)?.layers).toBe(2);
+  expect(poursFor('polyurethane', 25)).toBeUndefined();
+  expect(poursFor('epoxy', 0)).toBeUndefined();
 });

@@ -1,5 +1,6 @@
 import { assertRange } from '../check';
-import { derived, type Source } from '../sources';
+import { derived, memory, sourced, type Source, type Sourced } from '../sources';
+import type { AdhesiveId } from './kinds';
 
 export type HollowShape = 'gap' | 'wedge' | 'bored' | 'tenon' | 'scoop';
 
@@ -78,4 +79,24 @@ export function hollowMm3(shape: HollowShape, sizes: Record<HollowSize, number>)
     );
   }
   return volumeMm3(sizes);
+}
+
+/** Glues that heat themselves as they set: more at once than this boils, cracks and shrinks away. mm. */
+const POUR_MM: Partial<Record<AdhesiveId, Sourced>> = {
+  epoxy: sourced(
+    10,
+    memory('slow epoxy is poured in layers of about 10 mm, each once the one before has gelled'),
+  ),
+  epoxyFast: sourced(5, memory('fast epoxy grows hot sooner: layers of about 5 mm')),
+  caGel: sourced(2, memory('thicker cyanoacrylate does not set through; layers of about 2 mm')),
+};
+
+export type Pours = { layers: number; eachMm: number; source: Source };
+
+/** In how many layers a hollow of this depth is filled, and how deep each is; one for a glue that sets through. */
+export function poursFor(glue: AdhesiveId, depthMm: number): Pours | undefined {
+  const most = POUR_MM[glue];
+  if (!most || depthMm <= 0) return undefined;
+  const layers = Math.ceil(depthMm / most.value - 1e-9);
+  return { layers, eachMm: depthMm / layers, source: most.source };
 }

@@ -4,6 +4,7 @@ import {
   hollowMm3,
   HOLLOW_SIZES,
   HOLLOWS,
+  poursFor,
   type Adhesive,
   type HollowShape,
   type HollowSize,
@@ -50,6 +51,8 @@ export function HollowSection({
     const mm3 = hollowMm3(shape, { length, width, depth, diameter, inner });
     return { mm3, quantity: glueForVoid(glue, mm3) };
   });
+  // A film between two walls does not heat itself; a pool does.
+  const pours = shape === 'bored' || shape === 'scoop' ? poursFor(glue.id, depth) : undefined;
   return (
     <Section title="Glue that fills a hollow" help={HOLLOWS[shape].help}>
       <Chips
@@ -74,6 +77,14 @@ export function HollowSection({
             note={`${formatSmall(result.value.quantity.grams)} g, a fifth for waste`}
             source={describeSource(result.value.quantity.source)}
           />
+          {pours && pours.layers > 1 ? (
+            <Figure
+              label="Layers"
+              value={String(pours.layers)}
+              note={`of ${formatSmall(result.value.quantity.millilitres / pours.layers)} ml, a fresh mix for each`}
+              source={describeSource(pours.source)}
+            />
+          ) : null}
         </View>
       ) : (
         <Notice kind="stop" title="Not with these figures">
