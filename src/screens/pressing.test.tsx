@@ -1,7 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { useState } from 'react';
 import { adhesiveById } from '@/core/adhesive';
-import { bedOf } from '@/core/field';
+import { bedOf } from '@/core/stack';
 import { clampById } from '@/core/press';
 import { DEFAULT_SHOP, type Shop } from '@/records';
 import { ToastHost } from '@/ui';

@@ -1,4 +1,5 @@
-import { bridgeBowMm, camberOf, MOST_CAMBER_SHARE, type CaulInput } from '../field';
+import type { CaulInput } from '../field';
+import { bridgeBowMm, camberOf, MOST_CAMBER_SHARE } from '../stack';
 import { boundingBox, intersectionOf, sides, type Point, type Polygon } from '../geometry';
 import { depthFromEdge } from '../press';
 import type { ArrangeInput, OwnedClamp, PlacedClamp } from './input';

@@ -3,7 +3,7 @@ import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { seededRandom } from '../check';
 import type { Point } from '../geometry';
 import { elimination } from './cholesky';
-import { bridgeBowMm } from './camber';
+import { bridgeBowMm } from '../stack';
 import { dissect } from './dissection';
 import { pressField, type FieldInput } from './field';
 import { symmetric } from './sparse';

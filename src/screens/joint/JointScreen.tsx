@@ -18,7 +18,7 @@ import { Cautions } from '../decide/RankingView';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
-import { COMMON_BOARD_MM } from '@/core/field';
+import { COMMON_BOARD_MM } from '@/core/stack';
 import { attempt, damageLabel, surveyed, type Surveyed } from '../shared/surveying';
 import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useAct';

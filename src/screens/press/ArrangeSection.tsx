@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Arranged, ArrangeInput } from '@/core/arrange';
-import { CAUL_MODULUS, PLATEN_MODULUS, PLATEN_POISSON } from '@/core/field';
+import { CAUL_MODULUS, PLATEN_MODULUS, PLATEN_POISSON } from '@/core/stack';
 import { distance } from '@/core/geometry';
 import { clampById, outgrown, placeOf, type ClampId, type PlacedLayout } from '@/core/press';
 import type { GlueChoice, Shop } from '@/records';

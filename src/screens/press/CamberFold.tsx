@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import Svg, { Line, Path, Text as SvgText } from 'react-native-svg';
-import { bowHeightMm, bowOffsets, CAUL_MODULUS, camberOf, MOST_CAMBER_SHARE, parabolaHeightMm, type Camber } from '@/core/field'; // prettier-ignore
+import { bowHeightMm, bowOffsets, CAUL_MODULUS, camberOf, MOST_CAMBER_SHARE, parabolaHeightMm, type Camber } from '@/core/stack'; // prettier-ignore
 import { caulUnder } from '@/core/press';
 import { distance } from '@/core/geometry';
 import { checkBar, PAPERS, type Mark, type Page, type Paper } from '@/core/print';

@@ -1,7 +1,7 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState, type ComponentProps } from 'react';
 import { G } from 'react-native-svg';
-import { COMMON_BOARD_MM } from '@/core/field';
+import { COMMON_BOARD_MM } from '@/core/stack';
 import { contains, distanceToBoundary } from '@/core/geometry';
 import { methodById, type MethodId } from '@/core/method';
 import { placeOf } from '@/core/press';

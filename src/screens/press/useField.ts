@@ -1,5 +1,6 @@
 import useSWR from 'swr';
-import { bedOf, CAUL_MODULUS, COMMON_BOARD_MM, PLATEN_MODULUS, PLATEN_POISSON, type Bed, type FieldInput, type PressField } from '@/core/field'; // prettier-ignore
+import type { FieldInput, PressField } from '@/core/field';
+import { bedOf, CAUL_MODULUS, COMMON_BOARD_MM, PLATEN_MODULUS, PLATEN_POISSON, type Bed } from '@/core/stack';
 import { boundingBox, intersectionOf, rotate, type Point, type Polygon } from '@/core/geometry';
 import { caulUnder } from '@/core/press';
 import type { Face } from '@/records';

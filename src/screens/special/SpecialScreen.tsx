@@ -1,6 +1,6 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { adhesiveById, glueTimes, suggestAdhesive, type AdhesiveId } from '@/core/adhesive';
-import { bedOf, COMMON_BOARD_MM } from '@/core/field';
+import { bedOf, COMMON_BOARD_MM } from '@/core/stack';
 import { boundingBox, rotate, sides } from '@/core/geometry';
 import { clampOf, pressPlan } from '../shared/derive';
 import { Button, Chips, Notice } from '@/ui';

@@ -13,7 +13,7 @@ import {
   type Pad,
   type StripMaterial,
 } from '@/core/awkward';
-import type { Bed } from '@/core/field';
+import type { Bed } from '@/core/stack';
 import type { ClampKind } from '@/core/press';
 import { describeSource } from '@/core/sources';
 import { Chips, Figure, Notice, Row, Section, Stepper, Text } from '@/ui';

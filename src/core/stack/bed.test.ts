@@ -1,5 +1,5 @@
 import { SPECIES } from '../wood';
-import { bedOf } from './stack';
+import { bedOf } from './bed';
 
 test('a thinner panel is stiffer, and a wood that is not in the table takes a stated default', () => {
   expect(bedOf('walnut', 10).stiffnessMPaPerMm).toBeCloseTo(2 * bedOf('walnut', 20).stiffnessMPaPerMm, 9);

@@ -1,0 +1,12 @@
+export { bedOf, CAUL_MODULUS, COMMON_BOARD_MM, PLATEN_MODULUS, PLATEN_POISSON, type Bed } from './bed';
+export {
+  bowHeightMm,
+  bowOffsets,
+  bridgeBowMm,
+  camberOf,
+  camberSchema,
+  MOST_CAMBER_SHARE,
+  parabolaHeightMm,
+  type Camber,
+  type CamberInput,
+} from './camber';
