@@ -205,6 +205,54 @@ test('a piece’s photos go with it, and come back with it', async () => {
   expect(removed.map((r) => r.kind).sort()).toEqual(['picture', 'piece']);
 });
 
+describe('what is entered for sums', () => {
+  const damage = newDamage('p1', 'f1', 1, 'blister');
+  const made = async (figures: Record<string, unknown>) => {
+    const { store } = setUp();
+    const body = { ...damage, figures: figures as Record<string, number> };
+    return (await store.create('damage', 'd', body)).body.figures;
+  };
+
+  test('a number or a word under its page and field is kept', async () => {
+    const figures = { 'hollow.depth': 25.5, 'hollow.shape': 'bored', 'slit.aside': -12 };
+    expect(await made(figures)).toEqual(figures);
+  });
+
+  test.each<[string, Record<string, unknown>]>([
+    ['no field', { hollow: 1 }],
+    ['a name of the language', { constructor: 1 }],
+    ['a name that reaches further in', { 'a.b.c': 1 }],
+    ['a number that is none', { 'hollow.depth': NaN }],
+    ['a number beyond all use', { 'hollow.depth': 1e9 }],
+    ['a list', { 'hollow.depth': [1] }],
+    ['a word without end', { 'hollow.shape': 'x'.repeat(200) }],
+    ['too many', Object.fromEntries(Array.from({ length: 90 }, (_, i) => [`aa.${String.fromCharCode(97 + Math.floor(i / 26))}${String.fromCharCode(97 + (i % 26))}`, 1]))], // prettier-ignore
+  ])('%s is not', async (_, figures) => {
+    await expect(made(figures)).rejects.toThrow('cannot be saved');
+  });
+
+  test('a layout remembers what it was placed for, through a file', () => {
+    const placed = {
+      cauls: [{ from: [0, 230] as const, to: [600, 230] as const, widthMm: 45, heightMm: 60, camberMm: 2.3 }],
+      clamps: [{ at: [20, 230] as const, clamp: 'cClamp' as const, forceN: 1100 }],
+      loose: { areaMm2: 6000, at: [300, 225] as const },
+    };
+    const record: AnyStored = {
+      kind: 'damage',
+      id: 'd',
+      version: SHAPE_VERSION,
+      revision: 3,
+      savedAt: NOW,
+      body: { ...damage, glue: { placed }, figures: { 'bag.height': 800 } },
+    };
+    const envelope = { version: SHAPE_VERSION, revision: 1, savedAt: NOW };
+    const piece: AnyStored = { kind: 'piece', id: 'p1', ...envelope, body: PIECE };
+    const face: AnyStored = { kind: 'face', id: 'f1', ...envelope, body: newFace('p1', 'Top') };
+    const { records } = importText(exportText([piece, face, record], NOW), 'shop.json');
+    expect(records).toContainEqual(record);
+  });
+});
+
 describe('export and import', () => {
   test('everything comes back the same', () => {
     const back = importText(exportText(sample(), NOW), 'x.lantern.json');
