@@ -35,10 +35,13 @@ export function CopyFold({
   const faces = view.faces.filter((f) => boardOf(f.body).ok);
   const copy = (made: Mark, to: Board, toFace: string): void =>
     act(async () => {
-      const { method: _, taps: __, ...rest } = damage.body;
+      // What was decided, placed and begun belongs to the first one.
+      const { method: _, taps: __, glueUp: ___, figures: ____, glue, ...rest } = damage.body;
+      const { placed: _____, ...chosen } = glue;
       const number = Math.max(0, ...view.damages.map((d) => d.body.number)) + 1;
       const record = await createRecord('damage', {
         ...rest,
+        glue: chosen,
         ...stored(mapMark(made, (p) => inPicture(to, p))),
         faceId: toFace,
         number,
