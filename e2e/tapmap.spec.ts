@@ -11,11 +11,15 @@ test('a tap map: where it tells most, or where a finger points; the loose place 
   const hollow = page.getByRole('button', { name: 'It sounds hollow' });
   await expect(solid).toBeEnabled({ timeout: 20_000 });
   // Three where the cross is, then a field of places of our own: loose to the right of 430 mm, above 270 mm.
+  const cross = page.getByTestId('next-tap');
   for (let i = 0; i < 3; i++) {
+    const before = (await cross.textContent()) ?? '';
     await solid.click();
     await expect
       .poll(async () => (await storedTexts(page, 'damage/lectern-1')).join().match(/"hollow"/g)?.length)
       .toBe(i + 1);
+    // The next tap is another one.
+    await expect(cross).not.toHaveText(before);
   }
   let count = 3;
   for (const y of [50, 150, 230, 320, 410]) {

@@ -21,14 +21,22 @@ import { useEar } from './useEar';
 type PlacedTap = { x: number; y: number; hollow: boolean };
 
 /** The map of taps, worked out in the worker and again at each tap. */
-function useTapMap(board: Board | undefined, taps: PlacedTap[]): { map?: TapMap; problem?: string } {
+function useTapMap(
+  board: Board | undefined,
+  taps: PlacedTap[],
+): { map?: TapMap; problem?: string; behind: boolean } {
   const input = board ? { outline: board.plane.outline, taps } : undefined;
-  const { data, error } = useSWR<TapMap, Error>(
+  const { data, error, isValidating } = useSWR<TapMap, Error>(
     input ? ['tapmap', JSON.stringify(input)] : null,
     async () => (await computeInWorker('damage.tapmap', input)) as TapMap,
     { keepPreviousData: true, shouldRetryOnError: false },
   );
-  return { ...(data ? { map: data } : {}), ...(error ? { problem: error.message } : {}) };
+  // The map of the taps before stays in sight while the new one is worked out.
+  return {
+    ...(data ? { map: data } : {}),
+    ...(error ? { problem: error.message } : {}),
+    behind: isValidating,
+  };
 }
 
 /** Tapping across veneer: where it sounds solid and where hollow, what is loose, and where to tap next. */
@@ -47,7 +55,7 @@ export function TapScreen() {
         return { x, y, hollow };
       })
     : [];
-  const { map, problem } = useTapMap(board, taps);
+  const { map, problem, behind } = useTapMap(board, taps);
   const spot = aimed ?? (map ? ([map.next.x, map.next.y] as const) : undefined);
   // The simulated bench sounds hollow where this damage is already marked.
   const marked = damage && board ? outlineMm(damage.body, board) : [];
@@ -156,7 +164,7 @@ export function TapScreen() {
           disabled={stored.length === 0}
           onPress={() => change(damage, { taps: stored.slice(0, -1) })}
         />
-        <Button label="Take this as the outline" disabled={!largest} onPress={take} />
+        <Button label="Take this as the outline" disabled={!largest || behind} onPress={take} />
       </View>
       {others.length > 0 ? (
         <Text kind="quiet">
