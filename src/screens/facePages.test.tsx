@@ -1,14 +1,15 @@
+import type { ReactElement } from 'react';
 import { screen, waitFor } from '@testing-library/react-native';
-import { browserStore } from '@/records';
+import { browserStore, type Damage } from '@/records';
 import {
   boxWith,
   IN_THE_MIDDLE,
   numberIn,
   onTop,
+  openPage,
   press,
   route,
   said,
-  show,
   stored,
   type,
 } from '@/testing/room';
@@ -22,12 +23,8 @@ jest.mock('expo-router', () => jest.requireActual('@/testing/room').routerMock);
 jest.mock('@/worker', () => jest.requireActual('@/testing/room').workerMock);
 jest.setTimeout(30_000);
 
-const open = async (page: React.ReactElement, id: string, until: string | RegExp): Promise<void> => {
-  route.params = { id };
-  route.went = [];
-  show(page);
-  await waitFor(() => expect(screen.getAllByText(until).length).toBeGreaterThan(0), { timeout: 15_000 });
-};
+const open = (page: ReactElement, id: string, until: string | RegExp): Promise<void> =>
+  openPage(page, { id }, until);
 const damagesOf = async (face: string) =>
   (await browserStore.list('damage')).records.filter((d) => d.body.faceId === face);
 
@@ -52,7 +49,7 @@ describe('a face', () => {
   });
 
   test('without a scale it asks for one; without grain for that', async () => {
-    const { face } = await boxWith({}, { face: { scale: undefined, grain: undefined } as object });
+    const { face } = await boxWith({}, { bare: true });
     const body = await stored('face', face);
     expect(body?.scale).toBeUndefined();
     await open(<FaceScreen />, face, 'Size');
@@ -100,8 +97,10 @@ describe('the scale', () => {
     const { face } = await boxWith({});
     await open(<ScaleScreen />, face, 'Scale at the centre');
     await type('Width, along the top', 'wide');
+    expect(screen.getByText(/The value before it, 600 mm, still counts/)).toBeOnTheScreen();
     expect((await stored('face', face))?.scale).toMatchObject({ widthMm: 600 });
     await type('Width, along the top', '3 mm 1/8 in');
+    expect(screen.getByText(/The value before it, 600 mm, still counts/)).toBeOnTheScreen();
     expect((await stored('face', face))?.scale).toMatchObject({ widthMm: 600 });
   });
 });
@@ -121,11 +120,11 @@ describe('the grain', () => {
 
 describe('tapping', () => {
   test('taps are kept where they were made, the last can be taken back, and what is loose becomes the outline', async () => {
-    const taps = [];
+    const taps: NonNullable<Damage['taps']> = [];
     for (let x = 60; x < 600; x += 60)
       for (let y = 50; y < 450; y += 50)
         taps.push({ at: onTop([[x, y]])[0] ?? [0, 0], hollow: x > 200 && x < 400 && y > 120 && y < 330 });
-    const { damage } = await boxWith({ kind: 'blister', outline: [], taps: taps as never });
+    const { damage } = await boxWith({ kind: 'blister', outline: [], taps });
     await open(<TapScreen />, damage, 'Taps');
     await waitFor(() => expect(said('Loose')).toMatch(/\d/), { timeout: 20_000 });
     await press('It sounds solid');

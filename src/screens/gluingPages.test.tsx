@@ -1,5 +1,6 @@
+import type { ReactElement } from 'react';
 import { act, screen, waitFor } from '@testing-library/react-native';
-import { boxWith, IN_THE_MIDDLE, numberIn, press, route, said, show, stored, type } from '@/testing/room';
+import { boxWith, IN_THE_MIDDLE, numberIn, press, openPage, route, said, stored, type } from '@/testing/room';
 import { JointScreen } from './joint/JointScreen';
 import { PressScreen } from './press/PressScreen';
 import { SpecialScreen } from './special/SpecialScreen';
@@ -8,12 +9,8 @@ jest.mock('expo-router', () => jest.requireActual('@/testing/room').routerMock);
 jest.mock('@/worker', () => jest.requireActual('@/testing/room').workerMock);
 jest.setTimeout(30_000);
 
-const open = async (page: React.ReactElement, id: string, until: string | RegExp): Promise<void> => {
-  route.params = { id };
-  route.went = [];
-  show(page);
-  await waitFor(() => expect(screen.getByText(until)).toBeOnTheScreen(), { timeout: 10_000 });
-};
+const open = (page: ReactElement, id: string, until: string | RegExp): Promise<void> =>
+  openPage(page, { id }, until);
 
 describe('glue and press', () => {
   test('a lifted edge: mixes, clamps, times, and the way on', async () => {

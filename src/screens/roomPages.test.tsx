@@ -1,14 +1,14 @@
 import { act, screen, waitFor } from '@testing-library/react-native';
-import { browserStore, changeShop } from '@/records';
+import { browserStore, changeRecord, changeShop } from '@/records';
 import {
   boxWith,
   IN_THE_MIDDLE,
   LIFTED,
   numberIn,
   press,
+  openPage,
   route,
   said,
-  show,
   stored,
   type,
 } from '@/testing/room';
@@ -26,23 +26,12 @@ jest.mock('expo-router', () => jest.requireActual('@/testing/room').routerMock);
 jest.mock('@/worker', () => jest.requireActual('@/testing/room').workerMock);
 jest.setTimeout(30_000);
 
-const open = async (
-  page: React.ReactElement,
-  params: Record<string, string>,
-  until: string | RegExp,
-): Promise<void> => {
-  route.params = params;
-  route.went = [];
-  show(page);
-  await waitFor(() => expect(screen.getAllByText(until).length).toBeGreaterThan(0), { timeout: 15_000 });
-};
-
 describe('deciding', () => {
   test('the recommended repair is chosen and leads to its page', async () => {
     const { damage } = await boxWith({
       answers: { woodAllPresent: true, glueLine: 'powdery', oldGlue: 'hide' },
     });
-    await open(<DecideScreen />, { id: damage }, 'Recommended');
+    await openPage(<DecideScreen />, { id: damage }, 'Recommended');
     await press('Choose the recommended: Flood and press');
     await waitFor(() => expect(screen.getByText('Chosen')).toBeOnTheScreen());
     expect((await stored('damage', damage))?.method).toBe('floodAndPress');
@@ -52,7 +41,7 @@ describe('deciding', () => {
 
   test('another choice is asked for its reason, and can be taken back', async () => {
     const { damage } = await boxWith({ method: 'tack', answers: { woodAllPresent: true } });
-    await open(<DecideScreen />, { id: damage }, 'Your choice, not the first recommendation');
+    await openPage(<DecideScreen />, { id: damage }, 'Your choice, not the first recommendation');
     await type('Why this one?', 'It is one flake.');
     await waitFor(async () =>
       expect((await stored('damage', damage))?.methodReason).toBe('It is one flake.'),
@@ -63,7 +52,7 @@ describe('deciding', () => {
 
   test('a tinted epoxy fill leads to the page that works out its volume', async () => {
     const { damage } = await boxWith({ kind: 'gouge', method: 'epoxyFill', outline: IN_THE_MIDDLE });
-    await open(<DecideScreen />, { id: damage }, 'Epoxy fill, tinted');
+    await openPage(<DecideScreen />, { id: damage }, 'Epoxy fill, tinted');
     await press('Work it out');
     expect(route.went).toEqual([`/damage/${damage}/joint`]);
   });
@@ -76,7 +65,7 @@ describe('the glue-up', () => {
     const { damage, piece } = await boxWith({ method: 'floodAndPress' });
     const start = Date.parse('2026-03-02T10:00:00');
     const clock = jest.spyOn(Date, 'now').mockReturnValue(start);
-    await open(<GlueUpScreen />, { id: damage }, 'Within reach before the glue is out');
+    await openPage(<GlueUpScreen />, { id: damage }, 'Within reach before the glue is out');
     expect(
       screen.getByText(/caul 45\.0 mm × 38\.0 mm, 2\d\d mm long|cauls 45\.0 mm × 38\.0 mm/),
     ).toBeOnTheScreen();
@@ -86,7 +75,7 @@ describe('the glue-up', () => {
     // The phone sleeps for four minutes: ten of liquid hide glue’s open time become six.
     screen.unmount();
     clock.mockReturnValue(start + 4 * 60_000);
-    await open(<GlueUpScreen />, { id: damage }, 'left to get the clamps on');
+    await openPage(<GlueUpScreen />, { id: damage }, 'left to get the clamps on');
     expect(screen.getByText('6:00')).toBeOnTheScreen();
     await press('All clamps are on');
     await waitFor(() => expect(screen.getByText('until the clamps come off')).toBeOnTheScreen());
@@ -101,7 +90,7 @@ describe('the glue-up', () => {
   test('too cold for the glue: it cannot begin, and says why', async () => {
     const { damage } = await boxWith({ method: 'floodAndPress' });
     await act(async () => void (await changeShop(undefined, { temperatureC: 4 })));
-    await open(<GlueUpScreen />, { id: damage }, 'The glue-up cannot begin');
+    await openPage(<GlueUpScreen />, { id: damage }, 'The glue-up cannot begin');
     expect(screen.getByText(/does not set soundly below 10 °C, and the shop has 4 °C/)).toBeOnTheScreen();
     const [shop] = (await browserStore.list('shop')).records;
     await act(async () => void (await changeShop(shop, { temperatureC: 20 })));
@@ -117,7 +106,7 @@ describe('movement over the year', () => {
 
   test('the board’s width makes the figures; a wider one moves more', async () => {
     const { damage } = await boxWith(crack);
-    await open(<MovementScreen />, { id: damage }, 'Say how wide the board is');
+    await openPage(<MovementScreen />, { id: damage }, 'Say how wide the board is');
     await type('Width across the grain', '140');
     await waitFor(() => expect(said('It moves by')).toMatch(/mm/));
     const narrow = numberIn(said('It moves by'));
@@ -130,7 +119,7 @@ describe('movement over the year', () => {
 
   test('what is not a crack has none, and the way is shown', async () => {
     const { damage } = await boxWith({ kind: 'liftedEdge', outline: LIFTED });
-    await open(<MovementScreen />, { id: damage }, 'No crack to reckon with yet');
+    await openPage(<MovementScreen />, { id: damage }, 'No crack to reckon with yet');
     await press('Go to the damage');
     expect(route.went).toEqual([`/damage/${damage}`]);
   });
@@ -139,7 +128,7 @@ describe('movement over the year', () => {
 describe('the bench', () => {
   test('a step is ticked off with what it took, and opened again', async () => {
     const { piece } = await boxWith({ method: 'floodAndPress', answers: { woodAllPresent: true } });
-    await open(<BenchScreen />, { piece }, /^Next,/);
+    await openPage(<BenchScreen />, { piece }, /^Next,/);
     expect(said('Finished')).toMatch(/\d\d:\d\d/);
     await press('Tick it off');
     await type('It took, min', '20');
@@ -159,7 +148,7 @@ describe('the bench', () => {
 describe('pieces', () => {
   test('a piece is added; the list says what is next for each', async () => {
     await boxWith({ answers: {} });
-    await open(<PiecesScreen />, {}, /Writing box/);
+    await openPage(<PiecesScreen />, {}, /Writing box/);
     expect(screen.getAllByText(/next: /).length).toBeGreaterThan(0);
     const before = (await browserStore.list('piece')).records.length;
     await press('Add a piece');
@@ -167,28 +156,31 @@ describe('pieces', () => {
     expect(route.went[0]).toMatch(/^\/piece\/[\w-]+\/about$/);
   });
 
-  test('the trail leads on: first decide, then press', async () => {
+  test('the trail leads on: first it is decided, then it is glued', async () => {
     const { piece, damage } = await boxWith({});
-    await open(<TrailScreen />, { id: piece }, 'Condition report');
+    await openPage(<TrailScreen />, { id: piece }, 'Condition report');
     expect(screen.getByText('Lifted edge, no. 1')).toBeOnTheScreen();
-    expect(screen.getByText(/^Top: /)).toBeOnTheScreen();
-    const [body] = (await browserStore.list('damage')).records.filter((r) => r.id === damage);
-    expect(body?.body.method).toBeUndefined();
+    const undecided = screen.getByText('Decide the repair', { exact: false });
+    expect(undecided).toBeOnTheScreen();
+    const record = (await browserStore.list('damage')).records.find((d) => d.id === damage);
+    if (!record) throw new Error('not there');
+    await act(async () => void (await changeRecord(record, { method: 'floodAndPress' })));
+    await waitFor(() => expect(screen.queryByText('Decide the repair', { exact: false })).toBeNull());
   });
 
   test('a piece that is not there is told so', async () => {
-    await open(<TrailScreen />, { id: 'nowhere' }, /This piece/);
+    await openPage(<TrailScreen />, { id: 'nowhere' }, /This piece/);
   });
 });
 
 describe('the stock', () => {
   test('a veneer is added without a photo, named and measured; what cannot be is refused', async () => {
-    await open(<StockScreen />, {}, 'On the shelf');
+    await openPage(<StockScreen />, {}, 'On the shelf');
     await press('Add a veneer without a photo');
     await waitFor(() => expect(route.went).toHaveLength(1));
     const id = (route.went[0] ?? '').replace('/stock/', '');
     screen.unmount();
-    await open(<VeneerScreen />, { id }, 'Veneer in stock');
+    await openPage(<VeneerScreen />, { id }, 'Veneer in stock');
     await type('Name', 'Old burr');
     await waitFor(async () => expect((await stored('veneer', id))?.name).toBe('Old burr'));
     await type('Thickness', '1.4');
@@ -201,7 +193,7 @@ describe('the stock', () => {
 
 describe('the shop', () => {
   test('inches, hours and an own glue are kept', async () => {
-    await open(<ShopScreen />, {}, 'Units and looks');
+    await openPage(<ShopScreen />, {}, 'Units and looks');
     await press('Inches, fractions');
     await waitFor(async () => expect((await stored('shop', 'shop'))?.lengthUnit).toBe('in'));
     await press('Millimetres');
@@ -220,7 +212,7 @@ describe('the shop', () => {
   test('a setting is changed by itself; what was set before stays', async () => {
     const [shop] = (await browserStore.list('shop')).records;
     await act(async () => void (await changeShop(shop, { hands: 2 })));
-    await open(<ShopScreen />, {}, 'Hours and hands');
+    await openPage(<ShopScreen />, {}, 'Hours and hands');
     await type('People at the bench', '3');
     await waitFor(async () => expect((await stored('shop', 'shop'))?.hands).toBe(3));
     expect((await stored('shop', 'shop'))?.lengthUnit).toBe('mm');

@@ -1,5 +1,5 @@
 // A small shop for tests of whole pages: records in a store of their own, real sums, no browser and no worker.
-import { act, fireEvent, render, screen } from '@testing-library/react-native';
+import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
 import type { ReactElement, ReactNode } from 'react';
 import { Text } from 'react-native';
 import { compute } from '@/core/computations';
@@ -40,17 +40,21 @@ export const IN_THE_MIDDLE = onTop([[250, 195], [350, 195], [350, 255], [250, 25
 
 let boxes = 0;
 
-/** Puts a writing box with one damage on its top into the store; gives the names of its records. */
+/** Puts a writing box with one damage on its top into the store; `bare`: nothing is known of the top. Gives the names of its records. */
 export async function boxWith(
   damage: Partial<Damage>,
-  more: { piece?: Partial<Piece>; face?: Partial<Face> } = {},
+  more: { piece?: Partial<Piece>; face?: Partial<Face>; bare?: boolean } = {},
 ): Promise<{ piece: string; face: string; damage: string }> {
   const n = ++boxes;
   const ids = { piece: `box${n}`, face: `top${n}`, damage: `d${n}` };
   const kind = damage.kind ?? 'liftedEdge';
   await act(async () => {
     await createRecord('piece', { ...newPiece(`Writing box ${n}`, WHEN), ...more.piece }, ids.piece);
-    await createRecord('face', { ...newFace(ids.piece, 'Top'), ...TOP, ...more.face }, ids.face);
+    await createRecord(
+      'face',
+      { ...newFace(ids.piece, 'Top'), ...(more.bare ? {} : TOP), ...more.face },
+      ids.face,
+    );
     const body = { ...newDamage(ids.piece, ids.face, 1, kind), outline: LIFTED, ...damage };
     await createRecord('damage', body, ids.damage);
   });
@@ -62,7 +66,19 @@ export const stored = async <K extends Kind>(kind: K, id: string): Promise<Bodie
   (await browserStore.get(kind, id))?.body;
 
 /** A page as it stands in the app. */
-export const show = (page: ReactElement): void => void render(<ToastHost bottom={0}>{page}</ToastHost>);
+const show = (page: ReactElement): void => void render(<ToastHost bottom={0}>{page}</ToastHost>);
+
+/** Shows a page at its address and waits until it says so. */
+export async function openPage(
+  page: ReactElement,
+  params: Record<string, string>,
+  until: string | RegExp,
+): Promise<void> {
+  route.params = params;
+  route.went = [];
+  show(page);
+  await waitFor(() => expect(screen.getAllByText(until).length).toBeGreaterThan(0), { timeout: 15_000 });
+}
 
 /** A figure as it is read out: “Clamps: 4 of 6, firm by hand”. */
 export function said(label: string): string {

@@ -16,6 +16,7 @@ export {
   glueForVoid,
   glueQuantity,
   glueTimes,
+  POT_C,
   roomUnderMl,
   SHOP_RANGE_C,
   suggestAdhesive,

@@ -114,6 +114,9 @@ export function glueQuantity(adhesive: Adhesive, areaMm2: number): GlueQuantity 
   };
 }
 
+/** Hide glue is kept so warm in its pot; hotter, it weakens. °C. */
+export const POT_C: Sourced = sourced(60, memory('hide glue is kept at about 60 °C and never boiled'));
+
 /** Dry glue and the water it is soaked in, grams of each (and ml of water), for so much glue ready to spread; nothing for other kinds. */
 export function fromDry(
   { waterPerDry }: Adhesive,

@@ -1,6 +1,6 @@
 import type { CaulInput } from '../field';
 import { bridgeBowMm, camberOf, MOST_CAMBER_SHARE } from '../stack';
-import { boundingBox, intersectionOf, sides, type Point, type Polygon } from '../geometry';
+import { boundingBox, crossingsAt, intersectionOf, type Point, type Polygon } from '../geometry';
 import { depthFromEdge } from '../press';
 import type { ArrangeInput, OwnedClamp, PlacedClamp } from './input';
 
@@ -147,9 +147,7 @@ const ALIKE = 0.8;
 
 /** Where a level line through a place leaves the face on either side; nothing where the place is not inside. */
 function acrossFace(face: Polygon, [x, y]: Point): [number, number] | undefined {
-  const crossings = sides(face)
-    .filter(([a, b]) => a[1] <= y !== b[1] <= y)
-    .map(([a, b]) => a[0] + ((y - a[1]) / (b[1] - a[1])) * (b[0] - a[0]));
+  const crossings = crossingsAt(face, y);
   const before = crossings.filter((c) => c < x);
   const after = crossings.filter((c) => c > x);
   return before.length > 0 && after.length > 0 ? [Math.max(...before), Math.min(...after)] : undefined;

@@ -41,6 +41,13 @@ export const sides = (outline: Polygon): [Point, Point][] =>
     return b ? [[a, b]] : [];
   });
 
+/** Where a level line crosses the sides of an outline, from left to right: in and out by turns. */
+export const crossingsAt = (outline: Polygon, y: number): number[] =>
+  sides(outline)
+    .filter(([a, b]) => a[1] <= y !== b[1] <= y)
+    .map(([a, b]) => a[0] + ((y - a[1]) / (b[1] - a[1])) * (b[0] - a[0]))
+    .sort((a, b) => a - b);
+
 /** Distance from a point to the boundary of an outline, whichever side it lies on. */
 export const distanceToBoundary = (p: Point, outline: Polygon): number =>
   Math.min(...sides(outline).map(([a, b]) => distance(p, nearestOnSegment(p, a, b))));

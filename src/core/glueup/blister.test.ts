@@ -44,7 +44,7 @@ test('plain wood has nothing to avoid: the longest line stays', () => {
     ring(80, 30),
     0,
   );
-  expect(found.crossed).toEqual([]);
+  expect(found.crossed).toBe(0);
   expect(found.crossedOnLongest).toBe(0);
   expect(Math.abs(found.asideMm)).toBeLessThan(1.1);
 });
@@ -53,7 +53,7 @@ test('a string of 2 mm across the upper half is gone round below', () => {
   const string = ([x, y]: Point): boolean => Math.abs(x - 105) < 1 && y < 64;
   const found = quietSlit(photo(string), ring(80, 30), 0);
   expect(found.crossedOnLongest).toBe(1);
-  expect(found.crossed).toEqual([]);
+  expect(found.crossed).toBe(0);
   // Not farther than it must: just below the end of the string, the picture being read 1 mm beside the cut.
   expect(found.asideMm).toBeGreaterThan(4);
   expect(found.asideMm).toBeLessThan(8);
@@ -66,15 +66,13 @@ test('a string of 2 mm across the upper half is gone round below', () => {
 test('what runs from rim to rim cannot be gone round, and is counted once though it has two sides', () => {
   const strings = ([x]: Point): boolean => Math.abs(x - 70) < 1.5 || Math.abs(x - 120) < 1.5;
   const { crossed, crossedOnLongest } = quietSlit(photo(strings), ring(80, 30), 0);
-  expect(crossed).toHaveLength(2);
+  expect(crossed).toBe(2);
   expect(crossedOnLongest).toBe(2);
-  expect(Math.abs((crossed[0]?.[0] ?? 0) - 70)).toBeLessThan(3);
-  expect(Math.abs((crossed[1]?.[0] ?? 0) - 120)).toBeLessThan(3);
 });
 
 test('dark lines along the grain are not crossed, and a turned grain finds the same', () => {
   const along = ([, y]: Point): boolean => Math.round(y / 9) % 2 === 0;
-  expect(quietSlit(photo(along), ring(80, 30), 0).crossed).toEqual([]);
+  expect(quietSlit(photo(along), ring(80, 30), 0).crossed).toBe(0);
   const degrees = 30;
   const turned = ring(50, 20).map((p) => rotate([p[0] - 100, p[1] - 60], degrees)).map(([x, y]): Point => [x + 100, y + 60]); // prettier-ignore
   const string = (p: Point): boolean => {
@@ -83,7 +81,7 @@ test('dark lines along the grain are not crossed, and a turned grain finds the s
   };
   const found = quietSlit(photo(string), turned, degrees);
   expect(found.crossedOnLongest).toBe(1);
-  expect(found.crossed).toEqual([]);
+  expect(found.crossed).toBe(0);
   expect(found.asideMm).toBeGreaterThan(2);
 });
 
@@ -93,5 +91,5 @@ test('a coarse photo is not full of lines', () => {
     ring(80, 30),
     0,
   );
-  expect(crossed).toEqual([]);
+  expect(crossed).toBe(0);
 });

@@ -1,4 +1,4 @@
-import { boundingBox, rotate, sides, type Point, type Polygon } from '../geometry';
+import { boundingBox, crossingsAt, rotate, type Point, type Polygon } from '../geometry';
 import type { Raster } from '../picture';
 import { memory } from '../sources';
 
@@ -22,10 +22,7 @@ type Stretch = { from: number; to: number; y: number };
 
 /** The longest stretch of a level line that stays inside an outline. */
 function longestOn(outline: Polygon, y: number): Stretch {
-  const crossings = sides(outline)
-    .filter(([a, b]) => a[1] <= y !== b[1] <= y)
-    .map(([a, b]) => a[0] + ((y - a[1]) / (b[1] - a[1])) * (b[0] - a[0]))
-    .sort((a, b) => a - b);
+  const crossings = crossingsAt(outline, y);
   const { left, right } = boundingBox(outline);
   let best = { from: (left + right) / 2, to: (left + right) / 2, y };
   for (let i = 0; i + 1 < crossings.length; i += 2) {
@@ -80,8 +77,8 @@ export function blisterPlan(loose: Polygon, grainDeg: number, glueMl: number, as
 export type QuietSlit = {
   /** From the longest line, across the grain; for {@link blisterPlan}. */
   asideMm: number;
-  /** Lines of the figure that this slit crosses, mm on the face. */
-  crossed: Point[];
+  /** Lines of the figure that this slit crosses. */
+  crossed: number;
   /** How many the longest one would cross. */
   crossedOnLongest: number;
   /** How many each slit that is long enough would cross. */
@@ -139,15 +136,14 @@ const slopes = (lightness: readonly number[]): number[] => {
   return lightness.slice(apart).map((l, i) => Math.abs(l - (lightness[i] ?? l)));
 };
 
-/** Places, mm from the start, where slopes are steep; those close together are one line. */
-function linesIn(slope: readonly number[], steep: number): number[] {
-  const found: number[] = [];
+/** How often slopes are steep; places close together are one line. */
+function linesIn(slope: readonly number[], steep: number): number {
+  let found = 0;
   let last = -Infinity;
   slope.forEach((v, i) => {
     if (v < steep) return;
-    const at = i * STEP_MM + STEEP_OVER_MM / 2;
-    if (at - last > ONE_LINE_MM) found.push(at);
-    last = at;
+    if (i * STEP_MM - last > ONE_LINE_MM) found++;
+    last = i * STEP_MM;
   });
   return found;
 }
@@ -167,17 +163,16 @@ export function quietSlit(photo: Photo, loose: Polygon, grainDeg: number): Quiet
   const lines = all.filter((s) => s.to - s.from >= LEAST_SHARE * (longest.to - longest.from)).map(read);
   const noise = lines.flatMap((l) => l.slope).sort((a, b) => a - b);
   const steep = Math.max(STEEP_LIGHTNESS.value, ABOVE_NOISE * (noise[noise.length >> 1] ?? 0));
-  const rated = lines.map(({ s, slope }) => ({ s, crossings: linesIn(slope, steep) }));
+  const rated = lines.map(({ s, slope }) => ({ s, crossed: linesIn(slope, steep) }));
   const best = rated.reduce((a, b) => {
-    if (a.crossings.length !== b.crossings.length) return b.crossings.length < a.crossings.length ? b : a;
+    if (a.crossed !== b.crossed) return b.crossed < a.crossed ? b : a;
     return b.s.to - b.s.from > a.s.to - a.s.from ? b : a;
   });
-  const { from, y } = clearOfRim(best.s);
   const asideOf = (s: Stretch): number => Math.round((s.y - longest.y) * 10) / 10;
   return {
     asideMm: asideOf(best.s),
-    crossed: best.crossings.map((at) => rotate([from + at, y], grainDeg)),
-    crossedOnLongest: rated.find((r) => r.s === longest)?.crossings.length ?? best.crossings.length,
-    byAside: rated.map(({ s, crossings }) => ({ asideMm: asideOf(s), crossed: crossings.length })),
+    crossed: best.crossed,
+    crossedOnLongest: rated.find((r) => r.s === longest)?.crossed ?? best.crossed,
+    byAside: rated.map(({ s, crossed }) => ({ asideMm: asideOf(s), crossed })),
   };
 }

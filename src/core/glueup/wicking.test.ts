@@ -1,4 +1,4 @@
-import { wickDepthMm, wickSeconds } from './wicking';
+import { drawnInMm, wickDepthMm, wickSeconds, WICKS_UP_TO_MM } from './wicking';
 
 const GAMMA = 0.035;
 const COS = Math.cos((40 * Math.PI) / 180);
@@ -27,4 +27,17 @@ test('depth and time undo each other', () => {
   expect(wickDepthMm(0.2, 50, wickSeconds(0.2, 50, 18))).toBeCloseTo(18, 9);
   expect(wickDepthMm(0.2, 50, 0)).toBe(0);
   expect(() => wickDepthMm(0, 4, 1)).toThrow('The gap is 0 mm');
+});
+
+test('a wide split draws nothing, nor does a glue that does not flow; a closed one is taken as the closest there is', () => {
+  expect(drawnInMm(0.1, 4, 0.5)).toBeCloseTo(wickDepthMm(0.1, 4, 30), 9);
+  expect(drawnInMm(WICKS_UP_TO_MM + 0.01, 4, 0.5)).toBe(0);
+  expect(drawnInMm(0.1, undefined, 20)).toBe(0);
+  expect(drawnInMm(0, 4, 0.5)).toBeCloseTo(wickDepthMm(0.02, 4, 30), 9);
+});
+
+// By hand: the pull 2 γ cos θ / w of a gap of 0.3 mm lifts water-heavy glue (1100 kg/m³) by 17 mm, a finger's breadth.
+test('at the widest gap that draws, the pull carries a finger’s breadth of glue', () => {
+  const pull = (2 * GAMMA * COS) / (WICKS_UP_TO_MM / 1000);
+  expect((1000 * pull) / (1100 * 9.81)).toBeCloseTo(16.6, 1);
 });

@@ -37,5 +37,17 @@ const drive = (gapMm: number, viscosityMPas: number): number =>
   (SURFACE.tensionNPerM.value * Math.cos((SURFACE.contactDeg.value * Math.PI) / 180) * (gapMm / 1000)) /
   (viscosityMPas / 1000);
 
+/**
+ * How deep glue is drawn into a split before it tacks; nought where the split is too wide to draw, or the glue does not flow. mm.
+ *
+ * @param openMin open time at the shop's temperature
+ */
+export function drawnInMm(gapMm: number, viscosityMPas: number | undefined, openMin: number): number {
+  if (gapMm > WICKS_UP_TO_MM || viscosityMPas === undefined) return 0;
+  return wickDepthMm(Math.max(LEAST_GAP_MM, gapMm), viscosityMPas, 60 * openMin);
+}
+
+/** No split is closer than this. mm. */
+export const LEAST_GAP_MM = 0.02;
 /** Wider than this the pull is weaker than the glue's own weight over a finger's breadth. mm. */
 export const WICKS_UP_TO_MM = 0.3;

@@ -18,7 +18,7 @@ export const ATMOSPHERE_SOURCE: Source = published(
   'ISO 2533, standard atmosphere',
   'p = 101.325 kPa · (1 − 2.25577·10⁻⁵ h)^5.25588, h in metres up to 11 000',
 );
-/** Of the outer pressure a small pump and a good seal leave so much missing in the bag. */
+/** Pressure of the air at the sea in the standard atmosphere. */
 const SEA_LEVEL_KPA = 101.325;
 /** Sheet that goes round the edges and is folded into the seal, on each side. mm. */
 export const BAG_BEYOND_MM = sourced(150, practice());

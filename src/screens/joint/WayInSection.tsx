@@ -1,12 +1,19 @@
 import { View } from 'react-native';
 import { adhesiveById, type Adhesive } from '@/core/adhesive';
-import { WAY_IN, wayIn, WICKING_SOURCE, WICKS_UP_TO_MM, wickDepthMm, wickSeconds } from '@/core/glueup';
+import {
+  drawnInMm,
+  LEAST_GAP_MM,
+  WAY_IN,
+  wayIn,
+  WICKING_SOURCE,
+  WICKS_UP_TO_MM,
+  wickSeconds,
+} from '@/core/glueup';
 import { describeSource } from '@/core/sources';
 import { formatMinutes } from '@/core/units';
 import { Figure, Section, Text } from '@/ui';
 import { useUnits } from '../shared/useUnits';
 
-const LEAST_GAP_MM = 0.02;
 const MOST_DEPTH_MM = 999;
 
 /** How the glue gets into a split: drawn in by itself, from a needle, or worked in with a blade. */
@@ -25,16 +32,11 @@ export function WayInSection({
   openMin?: number;
 }) {
   const { length } = useUnits();
-  const gap = Math.max(LEAST_GAP_MM, gapMm);
-  const narrow = gap <= WICKS_UP_TO_MM;
-  const { viscosityMPas } = glue;
-  const drawnMm =
-    narrow && viscosityMPas && openMin !== undefined
-      ? Math.min(MOST_DEPTH_MM, wickDepthMm(gap, viscosityMPas.value, 60 * openMin))
-      : 0;
+  const narrow = gapMm <= WICKS_UP_TO_MM;
+  const drawnMm = openMin === undefined ? 0 : drawnInMm(gapMm, glue.viscosityMPas?.value, openMin);
   const way = wayIn(lengthMm, drawnMm >= depthMm);
   const thin = adhesiveById('cyanoacrylate');
-  const thinSeconds = wickSeconds(gap, thin.viscosityMPas?.value ?? 1, depthMm);
+  const thinSeconds = wickSeconds(Math.max(LEAST_GAP_MM, gapMm), thin.viscosityMPas?.value ?? 1, depthMm);
   return (
     <Section title="Getting the glue in" help={describeSource(WAY_IN.source)}>
       {narrow ? (

@@ -54,9 +54,9 @@ function quietWords(
   length: (mm: number) => string,
 ): string {
   if (crossedOnLongest === 0) return 'In the photo its longest line crosses no line of the figure.';
-  if (crossed.length === crossedOnLongest)
-    return `In the photo ${lines(crossed.length)} of the figure ${crossed.length === 1 ? 'runs' : 'run'} across all of it; no slit goes round. Stop the cut on either side of each.`;
-  return `In the photo the longest line would cut through ${lines(crossedOnLongest)} of the figure; ${length(Math.abs(asideMm))} aside it cuts through ${crossed.length === 0 ? 'none' : lines(crossed.length)}.`;
+  if (crossed === crossedOnLongest)
+    return `In the photo ${lines(crossed)} of the figure ${crossed === 1 ? 'runs' : 'run'} across all of it; no slit goes round. Stop the cut on either side of each.`;
+  return `In the photo the longest line would cut through ${lines(crossedOnLongest)} of the figure; ${length(Math.abs(asideMm))} aside it cuts through ${crossed === 0 ? 'none' : lines(crossed)}.`;
 }
 
 export function BlisterSection({

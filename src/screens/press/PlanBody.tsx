@@ -1,12 +1,13 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { fromDry, TEMPERATURE_RULE } from '@/core/adhesive';
+import { fromDry, POT_C, TEMPERATURE_RULE } from '@/core/adhesive';
 import { distance } from '@/core/geometry';
 import { caulUnder, underCaul, SECTION, SPREAD_ANGLE_DEG } from '@/core/press';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
 import { Figure, Notice, Row, Section, Text } from '@/ui';
 import type { PressPlan } from '../shared/derive';
+import { useUnits } from '../shared/useUnits';
 import { FieldSection } from './FieldView';
 import { StackSection, type StackPart } from './StackSection';
 import { useField, type FieldFrame } from './useField';
@@ -41,6 +42,7 @@ export function PlanBody({
 }: BodyProps) {
   const { field, problem } = useField(frame);
   const { layout, adhesive, clamp, times } = plan;
+  const potText = useUnits().temperature(POT_C.value);
   const dry = fromDry(adhesive, plan.grams);
   const count = layout.clamps.length;
   const stackMm = plan.overBoardMm + boardMm;
@@ -150,9 +152,9 @@ export function PlanBody({
           {dry && adhesive.waterPerDry ? (
             <Row
               title="From dry glue"
-              detail={`${formatSmall(dry.dryG)} g soaked in ${formatSmall(dry.waterMl)} ml of cold water, then warmed to about 60 °C`}
+              detail={`${formatSmall(dry.dryG)} g soaked in ${formatSmall(dry.waterMl)} ml of cold water, then warmed to about ${potText}`}
               value={`${formatSmall(plan.grams)} g`}
-              source={describeSource(adhesive.waterPerDry.source)}
+              source={`${describeSource(adhesive.waterPerDry.source)} ${describeSource(POT_C.source)}`}
             />
           ) : null}
           <Row

@@ -16,12 +16,11 @@ export function useQuietSlit(survey: Surveyed, face: Face, wanted: boolean): Qui
     if (!jpeg) return undefined;
     const { view, origin } = closeViewOf(board, jpeg, outline);
     const [left, top] = origin;
-    const found = await quietSlitInPhoto(
+    return quietSlitInPhoto(
       view,
       outline.map(([x, y]): Point => [x - left, y - top]),
       grainDeg,
     );
-    return { ...found, crossed: found.crossed.map(([x, y]): Point => [x + left, y + top]) };
   });
   return data;
 }
