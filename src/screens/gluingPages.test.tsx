@@ -58,6 +58,9 @@ describe('glue and press', () => {
     const { damage } = await boxWith({ method: 'floodAndPress', glue: { adhesive: 'hotHide' } });
     await open(<PressScreen />, damage, 'Glue and press');
     expect(screen.getByText('From dry glue')).toBeOnTheScreen();
+    // The reason given for the glue that was suggested is not said of another.
+    expect(screen.getByText(/^Your own choice\. The all-round strength/)).toBeOnTheScreen();
+    expect(screen.queryByText(/gives time to work it in/)).toBeNull();
     expect(screen.getByText(/g soaked in .* ml of cold water/)).toBeOnTheScreen();
   });
 

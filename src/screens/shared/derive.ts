@@ -139,7 +139,7 @@ export function pressPlan(
     const areaMm2 = areaOf(outline);
     return {
       adhesive,
-      why: suggested.why,
+      why: adhesive.id === suggested.id ? suggested.why : `Your own choice. ${adhesive.note}`,
       clamp,
       clampWords: (kinds.length > 0 ? kinds : [clamp]).map((k) => k.label).join(' and '),
       overBoardMm: platenMm + (own?.cauls[0]?.heightMm ?? caul.heightMm) + BLOCK_MM,
