@@ -1,7 +1,7 @@
 import { ADHESIVES } from './adhesive';
-import { PHASES } from './bench';
+import { PHASES } from './catalogue';
 import { questionsFor } from './damage';
-import { METHODS, methodById } from './method';
+import { METHODS, methodById } from './catalogue';
 import { RULES } from './method/rank';
 import { CLAMPS } from './press';
 import { CAUTIONS, cautionsFor } from './safety';

@@ -3,23 +3,18 @@ import { ADHESIVES, GLUE_FIGURES } from '@/core/adhesive';
 import { DAMAGE_KINDS, markSchema, MOST_DEPTH_MM } from '@/core/damage';
 import { finishTestSchema } from '@/core/finish';
 import { REFERENCE_OBJECTS } from '@/core/geometry';
-import {
-  answersSchema,
-  BUILDS,
-  FINISH_GOALS,
-  FINISHES_NOW,
-  METHODS,
-  SCHOOLS,
-  stockSchema,
-  weightsSchema,
-} from '@/core/method';
+import { answersSchema, linksSchema, stockSchema, weightsSchema } from '@/core/method';
+import { METHODS } from '@/core/catalogue';
+import { BUILDS, FINISH_GOALS, FINISHES_NOW, SCHOOLS } from '@/core/terms';
 import { CLAMPS } from '@/core/press';
 import { PAPERS } from '@/core/print';
+import { HAZARDS } from '@/core/safety';
+import { waysSchema } from '@/core/ways';
 import { PATCH_SHAPES } from '@/core/veneer';
 import type { Bodies, Kind } from './types';
 
 /** Version of every shape that this app writes. */
-export const SHAPE_VERSION = 2;
+export const SHAPE_VERSION = 3;
 
 const keys = (table: object): Joi.StringSchema => Joi.string().valid(...Object.keys(table));
 const ids = (list: readonly { id: string }[]): Joi.StringSchema =>
@@ -116,6 +111,40 @@ const parts = Joi.array()
   )
   .max(300);
 
+const glueChoice = Joi.object({
+  adhesive: ids(ADHESIVES),
+  clamp: ids(CLAMPS),
+  targetKPa: Joi.number().min(5).max(2000),
+  caulWidthMm: millimetres(10, 300),
+  caulHeightMm: millimetres(10, 150),
+  platenMm: millimetres(3, 100),
+  placed: Joi.object({
+    cauls: Joi.array()
+      .items(
+        Joi.object({
+          from: spotMm.required(),
+          to: spotMm.required(),
+          widthMm: millimetres(10, 300).required(),
+          heightMm: millimetres(5, 150).required(),
+          camberMm: millimetres(0, 50).required(),
+        }),
+      )
+      .max(40)
+      .required(),
+    clamps: Joi.array()
+      .items(
+        Joi.object({
+          at: spotMm.required(),
+          clamp: ids(CLAMPS).required(),
+          forceN: Joi.number().min(0).max(50_000).required(),
+        }),
+      )
+      .max(200)
+      .required(),
+    loose: Joi.object({ areaMm2: Joi.number().min(0).max(1e8).required(), at: spotMm.required() }),
+  }),
+});
+
 export const MOST_JPEG_CHARS = 4_000_000;
 
 export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
@@ -130,6 +159,8 @@ export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
     home: Joi.object({ dry: air.required(), damp: air.required() }),
     photos,
     parts,
+    holds: Joi.array().items(keys(HAZARDS)).unique(),
+    ways: waysSchema,
   }),
   face: Joi.object({
     pieceId: idSchema.required(),
@@ -180,44 +211,15 @@ export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
       specificGravity: Joi.number().min(0.2).max(1.3),
     }),
     method: ids(METHODS),
+    links: linksSchema,
     methodReason: text(2000).required(),
-    glue: Joi.object({
-      adhesive: ids(ADHESIVES),
-      clamp: ids(CLAMPS),
-      targetKPa: Joi.number().min(5).max(2000),
-      caulWidthMm: millimetres(10, 300),
-      caulHeightMm: millimetres(10, 150),
-      platenMm: millimetres(3, 100),
-      placed: Joi.object({
-        cauls: Joi.array()
-          .items(
-            Joi.object({
-              from: spotMm.required(),
-              to: spotMm.required(),
-              widthMm: millimetres(10, 300).required(),
-              heightMm: millimetres(5, 150).required(),
-              camberMm: millimetres(0, 50).required(),
-            }),
-          )
-          .max(40)
-          .required(),
-        clamps: Joi.array()
-          .items(
-            Joi.object({
-              at: spotMm.required(),
-              clamp: ids(CLAMPS).required(),
-              forceN: Joi.number().min(0).max(50_000).required(),
-            }),
-          )
-          .max(200)
-          .required(),
-        loose: Joi.object({ areaMm2: Joi.number().min(0).max(1e8).required(), at: spotMm.required() }),
-      }),
-    }).required(),
+    glue: glueChoice.required(),
+    linkGlue: Joi.object(Object.fromEntries(METHODS.map((m) => [m.id, glueChoice]))),
     glueUp: Joi.object({
       stage: Joi.number().integer().min(1).max(60).required(),
       startedAt: Joi.number().min(0).max(1e14).required(),
       clampedAt: Joi.number().min(0).max(1e14),
+      method: ids(METHODS),
     }),
     patch: Joi.object({
       veneerId: idSchema,

@@ -1,8 +1,12 @@
 import type { AdhesiveId, OwnGlue } from '@/core/adhesive';
+import type { Hazard } from '@/core/safety';
+import type { WayChoices } from '@/core/ways';
 import type { AskedFact, AskedLength, DamageFacts, DamageKind, Mark } from '@/core/damage';
 import type { FinishTestResult } from '@/core/finish';
 import type { FaceShape, Point, ScaleReference } from '@/core/geometry';
-import type { Build, FinishGoal, FinishNow, MaterialId, MethodId, School, Weights } from '@/core/method';
+import type { Weights } from '@/core/method';
+import type { MaterialId, MethodId } from '@/core/catalogue';
+import type { Build, FinishGoal, FinishNow, School } from '@/core/terms';
 import type { ClampId, Pace, PlacedLayout } from '@/core/press';
 import type { Paper } from '@/core/print';
 import type { LengthUnit, TemperatureUnit } from '@/core/units';
@@ -42,6 +46,10 @@ export type Piece = {
   home?: HomeClimate;
   photos?: Photo[];
   parts?: Part[];
+  /** What is in it or feared of it, for its cautions. */
+  holds?: Hazard[];
+  /** Where practitioners differ, the ways that were switched to for this piece. */
+  ways?: WayChoices;
 };
 
 export type Face = {
@@ -124,10 +132,14 @@ export type Damage = {
   /** Taps on the face, places as fractions of its picture. */
   taps?: { at: Point; hollow: boolean }[];
   method?: MethodId;
+  /** Where the chain of the method can go on in several ways, those taken. */
+  links?: MethodId[];
+  /** Glue and clamps of the other methods of the chain. */
+  linkGlue?: Partial<Record<MethodId, GlueChoice>>;
   methodReason: string;
   glue: GlueChoice;
   /** A glue-up that is running, or the last one. Moments in milliseconds since 1970. */
-  glueUp?: { stage: number; startedAt: number; clampedAt?: number };
+  glueUp?: { stage: number; startedAt: number; clampedAt?: number; method?: MethodId };
   patch: PatchChoice;
   /** What was entered for the sums on its pages, field by field; those not there are at their start. */
   figures?: Record<string, number | string>;

@@ -1,18 +1,19 @@
 import { measured, memory, practice, sourced, type Source, type Sourced } from '../sources';
 
 /** What a shop may enter of its own product; it goes before the table. */
-export type GlueFigure = 'spreadGPerM2' | 'openMin' | 'closedMin' | 'clampMin' | 'workableMin' | 'leastC' | 'leastPressureKPa'; // prettier-ignore
+export type GlueFigure = 'spreadGPerM2' | 'openMin' | 'closedMin' | 'clampMin' | 'workableMin' | 'leastC' | 'leastPressureKPa' | 'aimPressureKPa'; // prettier-ignore
 export type OwnGlue = Partial<Record<GlueFigure, number>>;
 
 export const GLUE_FIGURES: Record<GlueFigure, { label: string; unit: string; least: number; most: number }> =
   {
     spreadGPerM2: { label: 'Spread', unit: 'g/m²', least: 20, most: 800 },
     openMin: { label: 'Open at 20 °C', unit: 'min', least: 0.1, most: 240 },
-    closedMin: { label: 'Closed assembly at 20 °C', unit: 'min', least: 0.1, most: 480 },
+    closedMin: { label: 'Closed assembly at 20 °C, from the first glue', unit: 'min', least: 0.1, most: 480 },
     clampMin: { label: 'Clamped at 20 °C', unit: 'min', least: 0.1, most: 2880 },
     workableMin: { label: 'Worked on after', unit: 'min', least: 1, most: 20_160 },
     leastC: { label: 'Not below', unit: '°C', least: -10, most: 40 },
-    leastPressureKPa: { label: 'Pressure at least', unit: 'kPa', least: 5, most: 2000 },
+    leastPressureKPa: { label: 'Pressure at least, flat ground', unit: 'kPa', least: 5, most: 2000 },
+    aimPressureKPa: { label: 'Pressure to aim at', unit: 'kPa', least: 5, most: 2000 },
   };
 
 export type Adhesive = {
@@ -29,7 +30,7 @@ export type Adhesive = {
   densityGPerMl: Sourced;
   /** Minutes from spreading to closing at 20 °C. */
   openMin: Sourced;
-  /** Minutes from closing until the pressure must be on, at 20 °C. */
+  /** Closed assembly: minutes from the first glue spread until the pressure must be on, at 20 °C. */
   closedMin: Sourced;
   clampMin: Sourced;
   /** Until the repair can be worked on, counted from the clamps going on, at 20 °C. */
@@ -40,7 +41,10 @@ export type Adhesive = {
   leastC: Sourced;
   /** Hot hide glue sets by cooling: cold shortens its open time where it lengthens that of other glues. */
   setsByCooling: boolean;
+  /** The least that works on flat, well fitted ground: what a vacuum bag gives. */
   leastPressureKPa: Sourced;
+  /** What clamps are counted for, so that what does not quite meet is closed too. */
+  aimPressureKPa: Sourced;
   /** As it is spread, at its own temperature; not for what is laid as a film or sprayed. mPa·s. */
   viscosityMPas?: Sourced;
   /** Glue that comes dry: water to soak it in, by weight. */
@@ -54,8 +58,7 @@ export type Adhesive = {
 
 type Row = {
   label: string;
-  /** Spread g/m², density g/ml, open, closed, clamp, workable in minutes, full cure in hours, least °C, least kPa. */
-  figures: readonly [number, number, number, number, number, number, number, number, number];
+  figures: Record<GlueFigure | 'densityGPerMl' | 'fullCureH', number>;
   traits?: readonly ('thins' | 'reversible' | 'fills' | 'creeps' | 'cools')[];
   bleeds: Adhesive['bleeds'];
   viscosityMPas?: number;
@@ -76,7 +79,7 @@ const TABLE = {
   liquidHide: {
     label: 'Liquid hide glue',
     viscosityMPas: 4000,
-    figures: [200, 1.2, 10, 15, 120, 1440, 72, 10, 250],
+    figures: { spreadGPerM2: 200, densityGPerMl: 1.2, openMin: 10, closedMin: 15, clampMin: 120, workableMin: 1440, fullCureH: 72, leastC: 10, aimPressureKPa: 250, leastPressureKPa: 70 },
     traits: ['thins', 'reversible'],
     bleeds: 'some',
     note: 'Can be opened again with heat and moisture. Does not fill gaps.',
@@ -88,7 +91,7 @@ const TABLE = {
     label: 'Hot hide glue, 192 gram',
     waterPerDry: 1.75,
     viscosityMPas: 100,
-    figures: [220, 1.15, 2, 2, 60, 1440, 48, 15, 150],
+    figures: { spreadGPerM2: 220, densityGPerMl: 1.15, openMin: 2, closedMin: 2, clampMin: 60, workableMin: 1440, fullCureH: 48, leastC: 15, aimPressureKPa: 150, leastPressureKPa: 50 },
     traits: ['thins', 'reversible', 'cools'],
     bleeds: 'some',
     note: 'The all-round strength. Can be opened again with heat and moisture. Warm the wood; it gels as it cools.',
@@ -99,7 +102,7 @@ const TABLE = {
   hotHideSlow: {
     label: 'Hot hide glue, 135 gram',
     viscosityMPas: 60,
-    figures: [220, 1.17, 4, 4, 90, 1440, 48, 13, 150],
+    figures: { spreadGPerM2: 220, densityGPerMl: 1.17, openMin: 4, closedMin: 4, clampMin: 90, workableMin: 1440, fullCureH: 48, leastC: 13, aimPressureKPa: 150, leastPressureKPa: 50 },
     traits: ['thins', 'reversible', 'cools'],
     waterPerDry: 1.25,
     bleeds: 'some',
@@ -111,7 +114,7 @@ const TABLE = {
   hotHideFast: {
     label: 'Hot hide glue, 251 gram',
     viscosityMPas: 150,
-    figures: [200, 1.12, 1, 1, 60, 1440, 48, 18, 150],
+    figures: { spreadGPerM2: 200, densityGPerMl: 1.12, openMin: 1, closedMin: 1, clampMin: 60, workableMin: 1440, fullCureH: 48, leastC: 18, aimPressureKPa: 150, leastPressureKPa: 50 },
     traits: ['thins', 'reversible', 'cools'],
     waterPerDry: 2.1,
     bleeds: 'some',
@@ -123,7 +126,7 @@ const TABLE = {
   pva: {
     label: 'PVA wood glue',
     viscosityMPas: 4500,
-    figures: [180, 1.1, 8, 10, 150, 1440, 24, 10, 350],
+    figures: { spreadGPerM2: 180, densityGPerMl: 1.1, openMin: 8, closedMin: 10, clampMin: 150, workableMin: 1440, fullCureH: 24, leastC: 10, aimPressureKPa: 350, leastPressureKPa: 70 },
     traits: ['thins', 'creeps'],
     bleeds: 'much',
     note: 'Quick and strong, but it creeps under lasting load and blocks stain where it is smeared.',
@@ -134,7 +137,7 @@ const TABLE = {
   crossPva: {
     label: 'Cross-linking PVA',
     viscosityMPas: 4000,
-    figures: [190, 1.1, 6, 8, 150, 1440, 24, 13, 350],
+    figures: { spreadGPerM2: 190, densityGPerMl: 1.1, openMin: 6, closedMin: 8, clampMin: 150, workableMin: 1440, fullCureH: 24, leastC: 13, aimPressureKPa: 350, leastPressureKPa: 80 },
     traits: ['thins', 'creeps'],
     bleeds: 'much',
     note: 'Stands damp; tacks sooner than the plain kind. It cannot be undone.',
@@ -145,7 +148,7 @@ const TABLE = {
   veneerGlue: {
     label: 'Hard-setting veneer glue',
     viscosityMPas: 6000,
-    figures: [160, 1.15, 12, 15, 180, 1440, 48, 13, 350],
+    figures: { spreadGPerM2: 160, densityGPerMl: 1.15, openMin: 12, closedMin: 15, clampMin: 180, workableMin: 1440, fullCureH: 48, leastC: 13, aimPressureKPa: 350, leastPressureKPa: 70 },
     traits: ['thins'],
     bleeds: 'little',
     note: 'Dries hard, so the patch does not creep; thick, so it bleeds less through thin veneer.',
@@ -156,7 +159,7 @@ const TABLE = {
   polyurethane: {
     label: 'Polyurethane glue',
     viscosityMPas: 6000,
-    figures: [150, 1.1, 20, 25, 120, 360, 24, 8, 400],
+    figures: { spreadGPerM2: 150, densityGPerMl: 1.1, openMin: 20, closedMin: 25, clampMin: 120, workableMin: 360, fullCureH: 24, leastC: 8, aimPressureKPa: 400, leastPressureKPa: 100 },
     traits: [],
     bleeds: 'much',
     note: 'Damp one side; it foams out of the joint. The foam fills but does not hold.',
@@ -166,8 +169,8 @@ const TABLE = {
   ureaFormaldehyde: {
     label: 'Urea-formaldehyde resin glue',
     viscosityMPas: 3000,
-    figures: [200, 1.25, 20, 30, 480, 1440, 72, 15, 350],
-    traits: ['thins'],
+    figures: { spreadGPerM2: 200, densityGPerMl: 1.25, openMin: 20, closedMin: 30, clampMin: 480, workableMin: 1440, fullCureH: 72, leastC: 15, aimPressureKPa: 350, leastPressureKPa: 100 },
+    traits: [],
     bleeds: 'little',
     note: 'Rigid, no creep, time to lay large faces. Needs a warm shop; its dust and vapour are harmful.',
     heatAndWater: 'Stands damp; weakens over years in heat and wet.',
@@ -176,7 +179,7 @@ const TABLE = {
   epoxy: {
     label: 'Epoxy',
     viscosityMPas: 1000,
-    figures: [250, 1.12, 20, 30, 720, 1440, 168, 10, 20],
+    figures: { spreadGPerM2: 250, densityGPerMl: 1.12, openMin: 20, closedMin: 30, clampMin: 720, workableMin: 1440, fullCureH: 168, leastC: 10, aimPressureKPa: 20, leastPressureKPa: 20 },
     traits: ['fills'],
     bleeds: 'much',
     note: 'Fills gaps and needs contact pressure only. It cannot be undone.',
@@ -187,7 +190,7 @@ const TABLE = {
   epoxyFast: {
     label: 'Epoxy, fast',
     viscosityMPas: 15000,
-    figures: [250, 1.15, 4, 5, 30, 240, 24, 10, 20],
+    figures: { spreadGPerM2: 250, densityGPerMl: 1.15, openMin: 4, closedMin: 5, clampMin: 30, workableMin: 240, fullCureH: 24, leastC: 10, aimPressureKPa: 20, leastPressureKPa: 20 },
     traits: ['fills', 'creeps'],
     bleeds: 'some',
     note: 'Five minutes, then it is over. Weaker and softer than the slow kind.',
@@ -198,7 +201,7 @@ const TABLE = {
   cyanoacrylate: {
     label: 'Thin cyanoacrylate',
     viscosityMPas: 4,
-    figures: [60, 1.06, 0.5, 0.5, 1, 10, 24, 5, 10],
+    figures: { spreadGPerM2: 60, densityGPerMl: 1.06, openMin: 0.5, closedMin: 0.5, clampMin: 1, workableMin: 10, fullCureH: 24, leastC: 5, aimPressureKPa: 10, leastPressureKPa: 10 },
     traits: [],
     bleeds: 'much',
     note: 'Seconds, and brittle. Glue on bare wood shows under stain; wipe at once.',
@@ -209,7 +212,7 @@ const TABLE = {
   caMedium: {
     label: 'Medium cyanoacrylate',
     viscosityMPas: 150,
-    figures: [90, 1.06, 1, 1, 2, 15, 24, 5, 10],
+    figures: { spreadGPerM2: 90, densityGPerMl: 1.06, openMin: 1, closedMin: 1, clampMin: 2, workableMin: 15, fullCureH: 24, leastC: 5, aimPressureKPa: 10, leastPressureKPa: 10 },
     traits: [],
     bleeds: 'some',
     note: 'Bridges a hair; still brittle.',
@@ -220,7 +223,7 @@ const TABLE = {
   caGel: {
     label: 'Cyanoacrylate gel',
     viscosityMPas: 50000,
-    figures: [120, 1.08, 1.5, 1.5, 3, 20, 24, 5, 10],
+    figures: { spreadGPerM2: 120, densityGPerMl: 1.08, openMin: 1.5, closedMin: 1.5, clampMin: 3, workableMin: 20, fullCureH: 24, leastC: 5, aimPressureKPa: 10, leastPressureKPa: 10 },
     traits: ['fills'],
     bleeds: 'little',
     note: 'Stays where it is put; for chips and splinters on a slope.',
@@ -230,7 +233,7 @@ const TABLE = {
   },
   contact: {
     label: 'Contact or self-adhesive',
-    figures: [250, 0.9, 20, 40, 1, 60, 72, 15, 400],
+    figures: { spreadGPerM2: 250, densityGPerMl: 0.9, openMin: 20, closedMin: 40, clampMin: 1, workableMin: 60, fullCureH: 72, leastC: 15, aimPressureKPa: 400, leastPressureKPa: 200 },
     traits: ['creeps'],
     bleeds: 'little',
     note: 'Grabs at once and stays soft: veneer moves over it and seams open. Only for backed sheets on a sealed ground.',
@@ -239,7 +242,7 @@ const TABLE = {
   },
   ironOnFilm: {
     label: 'Iron-on film',
-    figures: [120, 0.95, 1, 1, 2, 30, 24, 10, 100],
+    figures: { spreadGPerM2: 120, densityGPerMl: 0.95, openMin: 1, closedMin: 1, clampMin: 2, workableMin: 30, fullCureH: 24, leastC: 10, aimPressureKPa: 100, leastPressureKPa: 100 },
     traits: ['creeps', 'cools', 'reversible'],
     bleeds: 'little',
     note: 'A hot film laid between; an iron and a block that cools it.',
@@ -254,11 +257,11 @@ const check = (what: string): Source =>
   memory(`${what} of the common kind of this glue; your product's data sheet goes first`);
 
 function adhesiveOf(id: AdhesiveId, row: Row): Adhesive {
-  const [spread, density, open, closed, clamp, workable, cure, cold, pressure] = row.figures;
+  const { figures } = row;
   const has = (t: NonNullable<Row['traits']>[number]): boolean => row.traits?.includes(t) ?? false;
-  const figure = (name: GlueFigure, value: number, what: string): Sourced => {
+  const figure = (name: GlueFigure, what: string): Sourced => {
     const why = row.practice?.[name];
-    return sourced(value, why === undefined ? check(what) : practice(why));
+    return sourced(figures[name], why === undefined ? check(what) : practice(why));
   };
   return {
     id,
@@ -269,15 +272,16 @@ function adhesiveOf(id: AdhesiveId, row: Row): Adhesive {
     creeps: has('creeps'),
     setsByCooling: has('cools'),
     bleeds: row.bleeds,
-    spreadGPerM2: figure('spreadGPerM2', spread, 'spread rate'),
-    densityGPerMl: sourced(density, check('density')),
-    openMin: figure('openMin', open, 'open time'),
-    closedMin: figure('closedMin', closed, 'closed assembly time'),
-    clampMin: figure('clampMin', clamp, 'clamp time'),
-    workableMin: figure('workableMin', workable, 'time to handling'),
-    fullCureH: sourced(cure, check('time to full strength')),
-    leastC: figure('leastC', cold, 'least temperature'),
-    leastPressureKPa: figure('leastPressureKPa', pressure, 'least pressure for veneer on a flat ground'),
+    spreadGPerM2: figure('spreadGPerM2', 'spread rate'),
+    densityGPerMl: sourced(figures.densityGPerMl, check('density')),
+    openMin: figure('openMin', 'open time'),
+    closedMin: figure('closedMin', 'closed assembly time'),
+    clampMin: figure('clampMin', 'clamp time'),
+    workableMin: figure('workableMin', 'time to handling'),
+    fullCureH: sourced(figures.fullCureH, check('time to full strength')),
+    leastC: figure('leastC', 'least temperature'),
+    leastPressureKPa: figure('leastPressureKPa', 'least pressure that works for veneer on flat ground'),
+    aimPressureKPa: figure('aimPressureKPa', 'pressure to aim at under clamps'),
     ...(row.waterPerDry === undefined
       ? {}
       : { waterPerDry: sourced(row.waterPerDry, memory('stronger grades are soaked in more water')) }),

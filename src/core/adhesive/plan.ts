@@ -1,7 +1,9 @@
 import { assertRange } from '../check';
-import type { MethodId, School } from '../method';
+import type { MethodId } from '../catalogue';
+import type { School } from '../terms';
 import { derived, memory, practice, sourced, type Source, type Sourced } from '../sources';
-import type { Adhesive, AdhesiveId } from './kinds';
+import type { Ways } from '../ways';
+import { adhesiveById, type Adhesive, type AdhesiveId, type OwnGlue } from './kinds';
 
 export type GlueTimes = {
   openMin: number;
@@ -48,68 +50,115 @@ export function glueTimes(adhesive: Adhesive, temperatureC: number): GlueTimes {
   };
 }
 
-const BY_SCHOOL: Record<School, AdhesiveId> = { conserve: 'liquidHide', clear: 'liquidHide', paint: 'pva' };
+type Suggestion = { id: AdhesiveId; why: string };
 
-/** The glue a school would take for a method, and why. */
+const HIDE_WHY = 'It bonds over what is left of old hide glue, gives time to work it in, and can be undone.';
+const EPOXY_WHY = 'It fills what the wood has lost and holds on what cannot be cleaned.';
+const EPOXIED: readonly MethodId[] = ['injectJoint', 'epoxyFill', 'epoxyCap', 'epoxyJoint', 'hardenCore', 'buildUpCore', 'fillBottom']; // prettier-ignore
+const SPLITS: readonly MethodId[] = ['glueSplit', 'screwSplit'];
+const PATCHED: readonly MethodId[] = ['veneerPatch', 'harvestedPatch', 'edgeStrip', 'sawnStrip', 'reveneer'];
+
+/** Glues that would do, the best first. */
+function candidates(method: MethodId, school: School, splitGlue: Ways['splitGlue']): Suggestion[] {
+  const hide: Suggestion[] = [
+    { id: 'liquidHide', why: HIDE_WHY },
+    { id: 'hotHide', why: 'Hide glue that can be undone; warm the wood.' },
+  ];
+  const pva: Suggestion = { id: 'pva', why: 'Quick and strong; nothing needs to be undone under paint.' };
+  const epoxy: Suggestion[] = [
+    { id: 'epoxy', why: EPOXY_WHY },
+    { id: 'epoxyFast', why: EPOXY_WHY },
+  ];
+  const cold: Suggestion = { id: 'polyurethane', why: 'It sets in a colder shop than the others do.' };
+  if (method === 'tack' || (SPLITS.includes(method) && splitGlue === 'ca'))
+    return [{ id: 'cyanoacrylate', why: 'It runs in by itself and holds in seconds.' }, ...epoxy];
+  if (EPOXIED.includes(method) || (SPLITS.includes(method) && splitGlue === 'epoxy')) return [...epoxy, cold];
+  if (method === 'reactivate' || method === 'warmCaul')
+    return [
+      { id: 'hotHide', why: 'The old hide glue does the work; where it is thin, more hide glue joins it.' },
+      { id: 'liquidHide', why: 'More hide glue joins the old where it is thin.' },
+    ];
+  if (PATCHED.includes(method) && school === 'clear')
+    return [
+      {
+        id: 'veneerGlue',
+        why: 'It dries hard, so the seam stays closed, and bleeds little through thin veneer.',
+      },
+      ...hide,
+      { ...pva, why: 'Quick and strong; it sets in a shop that is too cold for the hard-setting kind.' },
+      ...epoxy,
+    ];
+  if (school === 'conserve') return [...hide, ...epoxy];
+  return school === 'paint' ? [pva, ...hide, cold, ...epoxy] : [...hide, { ...pva, why: 'Quick and strong.' }, cold, ...epoxy]; // prettier-ignore
+}
+
+/**
+ * The glue a school would take for a method in a shop of this temperature, and why: of those that would do the first that
+ * sets there. Where none sets, the first, and the page says to warm the shop.
+ */
 export function suggestAdhesive(
   method: MethodId,
   school: School,
+  {
+    temperatureC,
+    splitGlue = 'wood',
+    own = {},
+  }: {
+    temperatureC: number;
+    splitGlue?: Ways['splitGlue'];
+    own?: Partial<Record<AdhesiveId, OwnGlue>>;
+  },
 ): { id: AdhesiveId; why: string; source: Source } {
-  if (method === 'tack') {
-    return {
-      id: 'cyanoacrylate',
-      why: 'A flake is held by a drop that sets in seconds.',
-      source: practice(),
-    };
-  }
-  if (['injectJoint', 'epoxyFill', 'epoxyCap'].includes(method)) {
-    return {
-      id: 'epoxy',
-      why: 'It fills what the wood has lost and holds on what cannot be cleaned.',
-      source: practice(),
-    };
-  }
-  if (method === 'reactivate') {
-    return {
-      id: 'hotHide',
-      why: 'The old hide glue does the work; where it is thin, more hide glue joins it.',
-      source: practice(),
-    };
-  }
-  const patch = ['veneerPatch', 'harvestedPatch', 'edgeStrip', 'sawnStrip', 'reveneer'].includes(method);
-  if (patch && school === 'clear') {
-    return {
-      id: 'veneerGlue',
-      why: 'It dries hard, so the seam stays closed, and bleeds little through thin veneer.',
-      source: practice(),
-    };
-  }
-  const id = BY_SCHOOL[school];
+  const all = candidates(method, school, splitGlue);
+  const first = all[0] ?? { id: 'liquidHide', why: HIDE_WHY };
+  const sets = all.find((c) => adhesiveById(c.id, own[c.id]).leastC.value <= temperatureC) ?? first;
   const why =
-    id === 'liquidHide'
-      ? 'It bonds over what is left of old hide glue, gives time to work it in, and can be undone.'
-      : 'Quick and strong; nothing needs to be undone under paint.';
-  return { id, why, source: practice() };
+    sets.id === first.id
+      ? sets.why
+      : `${sets.why} ${adhesiveById(first.id).label} would come first in a warmer shop.`;
+  return { id: sets.id, why, source: practice() };
+}
+
+/** Whoever clamps overnight takes nothing off before this. min. */
+export const OVERNIGHT_MIN: Sourced = sourced(12 * 60, practice('clamped overnight in any case'));
+/** Glues that hold in less are not left overnight by anybody. min. */
+const HELD_BY_HAND_MIN = sourced(15, practice('cyanoacrylate and films hold in seconds or minutes'));
+
+/** A glue's times as a piece's ways have them: the label's least, or overnight. */
+export function heldTimes(times: GlueTimes, clampTime: Ways['clampTime']): GlueTimes {
+  if (clampTime === 'label' || times.clampMin < HELD_BY_HAND_MIN.value) return times;
+  const clampMin = Math.max(times.clampMin, OVERNIGHT_MIN.value);
+  return { ...times, clampMin, workableMin: Math.max(times.workableMin, clampMin) };
 }
 
 export type GlueQuantity = { grams: number; millilitres: number; wasteShare: Sourced; source: Source };
 
 export const WASTE_SHARE: Sourced = sourced(0.2, memory('a fifth stays on brush, pot and squeeze-out'));
+/** Who floods a joint presses much of it out again. */
+export const FLOODED_WASTE_SHARE: Sourced = sourced(
+  0.6,
+  memory('flooded and clamped hard, more than a third is pressed out and wiped off'),
+);
 
 /**
  * Glue for an area.
  *
  * @param areaMm2 area to be glued, mm², up to 5 m²
+ * @param wasteShare what does not stay in the joint, of what does
  */
-export function glueQuantity(adhesive: Adhesive, areaMm2: number): GlueQuantity {
+export function glueQuantity(
+  adhesive: Adhesive,
+  areaMm2: number,
+  wasteShare: Sourced = WASTE_SHARE,
+): GlueQuantity {
   assertRange('The area to be glued', areaMm2, 'mm²', 0, 5e6);
-  const grams = (areaMm2 / 1e6) * adhesive.spreadGPerM2.value * (1 + WASTE_SHARE.value);
+  const grams = (areaMm2 / 1e6) * adhesive.spreadGPerM2.value * (1 + wasteShare.value);
   return {
     grams,
     millilitres: grams / adhesive.densityGPerMl.value,
-    wasteShare: WASTE_SHARE,
+    wasteShare,
     source: derived(
-      `area × ${adhesive.spreadGPerM2.value} g/m² and ${Math.round(WASTE_SHARE.value * 100)} % for waste`,
+      `area × ${adhesive.spreadGPerM2.value} g/m² and ${Math.round(wasteShare.value * 100)} % for waste`,
     ),
   };
 }

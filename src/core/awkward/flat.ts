@@ -58,15 +58,23 @@ export function flattenCup({
   };
 }
 
-/** A prop does not buckle under three times its load. */
-const BUCKLING_SAFETY = 3;
-/** Softwood along the grain. MPa; from memory. */
-const PROP_MPA = 9000;
+/** A prop neither buckles nor is crushed under three times its load. */
+const PROP_SAFETY = sourced(3, memory('three times the load, as for other things that people stand beside'));
+/** Softwood along the grain. MPa. */
+const PROP_MPA = sourced(9000, memory('stiffness along the grain of common softwood'));
+/** What softwood bears along the grain before it is crushed. MPa. */
+const PROP_CRUSHING_MPA = sourced(
+  35,
+  published(
+    'Wood Handbook (Forest Products Laboratory)',
+    'compression parallel to the grain, softwoods at 12 % moisture, about 35 MPa; written down from memory',
+  ),
+);
 /** Two slim wedges under each prop take up what is left. mm. */
-export const WEDGE_ROOM_MM = 6;
+export const WEDGE_ROOM_MM = sourced(6, memory('two slim wedges of three millimetres each'));
 export const PROP_SOURCE = published(
-  'Euler, a column with hinged ends',
-  'F = π² E I / L², three times the load',
+  'Euler, a column with hinged ends, and crushing along the grain (Wood Handbook)',
+  'the greater of F = π² E I / L² and A = F / σ, three times the load, softwood at 35 MPa',
 );
 
 /**
@@ -74,6 +82,7 @@ export const PROP_SOURCE = published(
  *
  * @param insideMm clear width between the two sides
  * @param forceN that each prop takes: what its clamp gives
+ * @returns length and side of a square stick: the greater of what does not buckle and what is not crushed
  */
 export function caseProps({
   insideMm,
@@ -87,11 +96,13 @@ export function caseProps({
   assertRange('The clear width of the case', insideMm, 'mm', 50, 3000);
   assertRange('The thickness of the platen', platenMm, 'mm', 3, 100);
   assertRange('The force', forceN, 'N', 1, 50_000);
-  const propMm = insideMm - 2 * platenMm - WEDGE_ROOM_MM;
+  const propMm = insideMm - 2 * platenMm - WEDGE_ROOM_MM.value;
   if (propMm < 10)
     throw new RangeError(
       `Between two platens of ${platenMm} mm there is no room for a prop in ${insideMm} mm. Take thinner platens, or one block that fills the case.`,
     );
-  const inertia = (BUCKLING_SAFETY * forceN * propMm ** 2) / (Math.PI ** 2 * PROP_MPA);
-  return { propMm, sectionMm: (12 * inertia) ** 0.25 };
+  const load = PROP_SAFETY.value * forceN;
+  const inertia = (load * propMm ** 2) / (Math.PI ** 2 * PROP_MPA.value);
+  const area = load / PROP_CRUSHING_MPA.value;
+  return { propMm, sectionMm: Math.max((12 * inertia) ** 0.25, Math.sqrt(area)) };
 }

@@ -7,6 +7,8 @@ export {
   type ScheduleInput,
   type ScheduleTask,
 } from './schedule';
-export { PHASES, PHASE_SOURCE, phaseIndex, phaseLabel, type PhaseId } from './phases';
-export { tasksFor, type BenchTask, type PieceWork, type RepairWork } from './tasks';
+export { COATS } from './coats';
+export { pieceSteps, type FaceWork } from './pieceSteps';
+export { BLEND_DEEDS, type GlueWork, type LinkWork } from './repairSteps';
+export { phaseOrder, tasksFor, type BenchTask, type PieceWork, type RepairWork } from './tasks';
 export { benchInput, type BenchShop, type DoneStep } from './plan';

@@ -1,6 +1,6 @@
-import { METHODS } from '../method';
+import { METHODS } from '../catalogue';
 import { benchInput } from './plan';
-import { phaseIndex } from './phases';
+import { phaseIndex } from '../catalogue';
 import { schedule } from './schedule';
 import { tasksFor, type PieceWork, type RepairWork } from './tasks';
 

@@ -1,12 +1,12 @@
+import { PHASES, type MethodId, type PhaseId } from '../catalogue';
 import type { BlendPlan } from '../colour';
-import type { FinishGoal, MethodId, School } from '../method';
-import { layingMinutes } from '../press';
-import type { AdhesiveId } from '../adhesive';
-import { cautionsFor, type CautionId } from '../safety';
+import type { DamageKind } from '../damage';
+import { cautionsFor, type CautionId, type Hazard, type RiskySurface } from '../safety';
 import type { SandingBudget } from '../sanding';
-import { COATS, FILLS, GLUE_STEP, PATCH_PREPARATION, REGLUE_PREPARATION, type Step } from './steps';
-import { PHASES, phaseIndex, type PhaseId } from './phases';
-import { WOOD_STEPS } from './woodSteps';
+import type { FinishGoal } from '../terms';
+import type { Ways } from '../ways';
+import { pieceSteps, type FaceWork } from './pieceSteps';
+import { repairSteps, type LinkWork } from './repairSteps';
 
 export type BenchTask = {
   id: string;
@@ -25,207 +25,41 @@ export type RepairWork = {
   damageId: string;
   /** Such as “1 Lifted edge”. */
   label: string;
+  kind?: DamageKind;
+  /** The method that was chosen; the other links of the chain come before or after it. */
   method: MethodId;
-  areaMm2: number;
-  /** `caution` is said with the pressing itself, such as a shop too cold for this glue. */
-  glue?: { id: AdhesiveId; label: string; clampMin: number; workableMin: number; caution?: string };
-  clamps?: { resource: string; count: number };
+  chain: LinkWork[];
   shimSheets: number;
-  powderyGlueLine: boolean;
   blend?: BlendPlan;
+  /** What it is done on, for its cautions. */
+  surface: RiskySurface;
 };
 
 export type PieceWork = {
   pieceId: string;
-  school: School;
   goal: FinishGoal;
-  finishNowIsPaint: boolean;
+  faces: FaceWork[];
+  /** What is in the piece or feared of it. */
+  holds?: readonly Hazard[];
+  ways: Ways;
   repairs: RepairWork[];
   sanding?: SandingBudget;
 };
 
-/** Repairs to structure, let-in wood and surfaces; where they are glued, the glue's own times are waited. */
-function woodSteps({ method, glue, clamps }: RepairWork): Step[] | undefined {
-  return WOOD_STEPS[method]?.flatMap((s): Step[] => {
-    if (!s.glued || !glue) return [s];
-    const rest = glue.workableMin - glue.clampMin;
-    const pressed: Step = {
-      ...s,
-      detail: [s.detail, `${glue.label}.`, glue.caution].filter(Boolean).join(' '),
-      unattended: glue.clampMin,
-      needs: clamps ? { [clamps.resource]: clamps.count } : {},
-    };
-    const cure: Step = {
-      key: 'cure',
-      phase: s.phase,
-      title: 'Glue hardens',
-      detail: 'No work on it before.',
-      attended: 0,
-      unattended: rest,
-    };
-    return rest > 0 ? [pressed, cure] : [pressed];
-  });
-}
-
-function repairSteps(repair: RepairWork, goal: FinishGoal): Step[] {
-  const { method, glue, clamps, areaMm2, label } = repair;
-  // The steps of the whole piece strip and finish it anyway.
-  if (method === 'renewFinish' && goal !== 'keep') return [];
-  const wood = woodSteps(repair);
-  if (wood) return wood;
-  const reglue = REGLUE_PREPARATION[method];
-  const patch = PATCH_PREPARATION[method];
-  const fills = FILLS[method];
-  if (fills) return fills;
-  const before = reglue ?? patch;
-  if (!before || !glue) return [];
-  const phase: PhaseId = reglue ? 'reglue' : 'patch';
-  const count = clamps?.count ?? 0;
-  const prepared = before.map((s) =>
-    s.key === 'clean' && repair.powderyGlueLine && method === 'floodAndPress'
-      ? {
-          ...s,
-          detail: `${s.detail} Wash out powdery glue with warm water and a little vinegar; let it dry.`,
-          attended: 30,
-          unattended: 240,
-        }
-      : s,
+/** The phases in the order that the piece's ways give them; regluing always comes before stripping. */
+export function phaseOrder(ways: Ways): PhaseId[] {
+  const rest = PHASES.map((p) => p.id).filter(
+    (id) =>
+      !(id === 'patch' && ways.patchOrder === 'before') &&
+      !(id === 'reglue' && ways.veneerOrder === 'before'),
   );
-  const shims =
-    repair.shimSheets > 0
-      ? ` Shim with ${repair.shimSheets} ${repair.shimSheets === 1 ? 'sheet' : 'sheets'} of paper, glued on both sides.`
-      : '';
-  const press = GLUE_STEP[method] ?? {
-    title: 'Glue and press the patch',
-    detail: `Glue in the recess, patch in, release sheet, platen, clamps.${shims} Wipe squeeze-out at once.`,
-  };
-  const steps: Step[] = [
-    ...prepared,
-    {
-      key: 'press',
-      phase,
-      title: press.title,
-      detail: [press.detail, `${glue.label}.`, glue.caution].filter(Boolean).join(' '),
-      attended: Math.max(5, Math.ceil(layingMinutes(areaMm2, count)) + 8),
-      unattended: glue.clampMin,
-      needs: clamps ? { [clamps.resource]: count } : {},
-    },
-  ];
-  if (count > 0) {
-    steps.push({
-      key: 'off',
-      phase,
-      title: 'Clamps off',
-      detail: `Take off clamps and platen of ${label.toLowerCase()}; tap it: no hollow sound.`,
-      attended: 5,
-    });
-  }
-  if (glue.workableMin > glue.clampMin) {
-    steps.push({
-      key: 'cure',
-      phase,
-      title: 'Glue hardens',
-      detail: 'No work on it before.',
-      attended: 0,
-      unattended: glue.workableMin - glue.clampMin,
-      after: ['press'],
-    });
-  }
-  if (patch) {
-    steps.push({
-      key: 'trim',
-      phase: 'level',
-      title: 'Trim and level the patch',
-      detail:
-        'Overhang off with a knife along the grain; across it with a backing block. Then plane, file, scraper.',
-      attended: 20,
-    });
-  }
-  return steps;
+  const before = (id: PhaseId, other: PhaseId): void => void rest.splice(rest.indexOf(other), 0, id);
+  if (ways.patchOrder === 'before') before('patch', 'strip');
+  if (ways.veneerOrder === 'before') before('reglue', 'structure');
+  return rest;
 }
 
-function blendSteps(repair: RepairWork): Step[] {
-  const phaseOf = { dye: 'stain', lines: 'stain', seal: 'seal', glaze: 'blend', toner: 'blend' } as const;
-  const attended = { dye: 15, lines: 15, seal: 10, glaze: 20, toner: 10 } as const;
-  return (repair.blend?.steps ?? []).map((s) => ({
-    key: s.id,
-    phase: phaseOf[s.id],
-    title: s.title,
-    detail: s.scuffGrit ? `${s.detail} Scuff with ${s.scuffGrit.value} when dry.` : s.detail,
-    attended: attended[s.id],
-    unattended: s.waitMin.value,
-  }));
-}
-
-function pieceSteps(piece: PieceWork): Step[] {
-  const steps: Step[] = [
-    {
-      key: 'intake',
-      phase: 'intake',
-      title: 'Photograph, clean, take off hardware',
-      detail: 'Bag and label screws; note odd ones. Vacuum and wash down.',
-      attended: 25,
-    },
-  ];
-  if (piece.goal !== 'keep') {
-    const coats = COATS[piece.goal];
-    steps.push(
-      piece.goal === 'paint' && piece.finishNowIsPaint
-        ? {
-            key: 'strip',
-            phase: 'strip',
-            title: 'Key the old paint',
-            detail: 'Wash and scuff. Test for lead first; no dry sanding of old paint.',
-            attended: 30,
-            unattended: 30,
-          }
-        : {
-            key: 'strip',
-            phase: 'strip',
-            title: 'Strip the old finish',
-            detail:
-              'Chemically or with a scraper; on thin veneer not with sandpaper. Rinse as the label says and let it dry.',
-            attended: 60,
-            unattended: 480,
-          },
-    );
-    const grits = piece.sanding?.grits.join(', ');
-    steps.push({
-      key: 'sand',
-      phase: 'level',
-      title: 'Sand the face',
-      detail: grits
-        ? `By hand with ${grits}, with the grain; edges with the last grit only.`
-        : 'By hand, with the grain.',
-      attended: 30,
-    });
-    for (let i = 1; i <= coats.count; i++) {
-      steps.push({
-        key: `coat${i}`,
-        phase: 'topCoat',
-        title: `${coats.title}, coat ${i} of ${coats.count}`,
-        detail: coats.detail,
-        attended: coats.attended,
-        unattended: i < coats.count ? coats.between : coats.hardMin,
-      });
-    }
-    steps.push({
-      key: 'rub',
-      phase: 'rubOut',
-      title: 'Rub out',
-      detail: 'Level dust and lap marks; bring the sheen together.',
-      attended: 30,
-    });
-  }
-  steps.push({
-    key: 'reassemble',
-    phase: 'reassemble',
-    title: 'Reassemble and photograph',
-    detail: 'Hardware on, felt pads, photos after, and what was used written down.',
-    attended: 25,
-  });
-  return steps;
-}
+const WET_ONLY = 'Old paint around it: test it for lead, work wet, nothing dry.';
 
 /**
  * All steps of a piece's repairs in the order of work. Each waits for the steps of its own repair that come before it, and
@@ -233,47 +67,34 @@ function pieceSteps(piece: PieceWork): Step[] {
  */
 export function tasksFor(piece: PieceWork): BenchTask[] {
   const tasks: BenchTask[] = [];
-  const add = (prefix: string, label: string | undefined, steps: Step[], cautions: CautionId[]): void => {
-    steps.forEach((step, i) => {
-      const own = step.after ?? (i > 0 ? [steps[i - 1]?.key ?? ''] : []);
-      tasks.push({
-        id: `${prefix}/${step.key}`,
-        phase: step.phase,
-        title: label ? `${step.title}: ${label}` : step.title,
-        detail: step.detail,
-        attendedMin: Math.ceil(step.attended),
-        unattendedMin: Math.ceil(step.unattended ?? 0),
-        after: own.map((key) => `${prefix}/${key}`),
-        needs: step.needs ?? {},
-        attendedNeeds: step.attended > 0 ? { hands: 1 } : {},
-        cautions,
-      });
+  const add = (
+    prefix: string,
+    label: string | undefined,
+    step: ReturnType<typeof repairSteps>[number],
+    surface: RiskySurface,
+  ): void => {
+    const cautions = cautionsFor(step.deeds, surface, step.glue);
+    const wet = label && cautions.includes('leadPaint') ? ` ${WET_ONLY}` : '';
+    tasks.push({
+      id: `${prefix}/${step.key}`,
+      phase: step.phase,
+      title: label ? `${step.title}: ${label}` : step.title,
+      detail: `${step.detail}${wet}`,
+      attendedMin: Math.ceil(step.attended),
+      unattendedMin: Math.ceil(step.wait?.value ?? 0),
+      after: (step.after ?? []).map((key) => `${prefix}/${key}`),
+      needs: step.needs,
+      attendedNeeds: step.attended > 0 ? { hands: 1 } : {},
+      cautions,
     });
   };
   for (const repair of piece.repairs) {
-    if (repair.method === 'leave') continue;
-    add(
-      repair.damageId,
-      repair.label,
-      [...repairSteps(repair, piece.goal), ...blendSteps(repair)],
-      cautionsFor(repair.method, repair.glue?.id),
-    );
+    const { goal, ways } = piece;
+    const steps = repairSteps({ ...repair, main: repair.method, goal, ways });
+    for (const step of steps) add(repair.damageId, repair.label, step, repair.surface);
   }
-  const stripping: CautionId[] = piece.finishNowIsPaint
-    ? ['leadPaint', 'stripper', 'always']
-    : ['stripper', 'solvent', 'always'];
-  const finishing: CautionId[] = piece.goal === 'oil' ? ['oilyRags', 'always'] : ['solvent', 'always'];
-  for (const step of pieceSteps(piece)) {
-    const cautions =
-      step.phase === 'strip'
-        ? stripping
-        : step.phase === 'topCoat'
-          ? finishing
-          : step.phase === 'level'
-            ? (['dust', 'always'] satisfies CautionId[])
-            : [];
-    add(piece.pieceId, undefined, [{ ...step, after: [] }], cautions);
-  }
+  for (const step of pieceSteps({ ...piece, holds: piece.holds }))
+    add(piece.pieceId, undefined, { ...step, needs: {} }, step.surface);
   // Coats follow each other; everything else of a piece is tied by phases.
   tasks.forEach((t) => {
     const coat = /^(.*\/coat)(\d)$/.exec(t.id);
@@ -282,16 +103,17 @@ export function tasksFor(piece: PieceWork): BenchTask[] {
     if (t.id === `${piece.pieceId}/sand`)
       t.after.push(...tasks.filter((o) => o.phase === 'level' && o !== t).map((o) => o.id));
   });
-  return linkPhases(tasks);
+  return linkPhases(tasks, phaseOrder(piece.ways));
 }
 
-function linkPhases(tasks: readonly BenchTask[]): BenchTask[] {
-  const filled = PHASES.map((p) => tasks.filter((t) => t.phase === p.id));
+function linkPhases(tasks: readonly BenchTask[], order: readonly PhaseId[]): BenchTask[] {
+  const groups = order.map((id) => tasks.filter((t) => t.phase === id));
+  const at = (t: BenchTask): number => order.indexOf(t.phase);
   return tasks
     .map((t) => {
-      const earlier = filled.slice(0, phaseIndex(t.phase)).filter((group) => group.length > 0);
+      const earlier = groups.slice(0, at(t)).filter((group) => group.length > 0);
       const previous = earlier[earlier.length - 1]?.map((o) => o.id) ?? [];
       return { ...t, after: [...new Set([...t.after, ...previous])] };
     })
-    .sort((a, b) => phaseIndex(a.phase) - phaseIndex(b.phase));
+    .sort((a, b) => at(a) - at(b));
 }

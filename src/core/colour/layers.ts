@@ -91,12 +91,12 @@ export const UNSEEN_FROM_A_STEP_BACK = sourced(
 const NEGLIGIBLE = 0.8;
 
 const SCUFF: Record<TopFinish, Sourced<string>> = {
-  shellac: sourced('320', practice('scuff shellac at 320')),
-  lacquer: sourced('400', practice('scuff lacquer at 400')),
-  varnish: sourced('320', memory('scuff varnish like shellac')),
-  oil: sourced('500', practice('between colour coats scuff very lightly at 500')),
+  shellac: sourced('P320', practice('scuff shellac at 320')),
+  lacquer: sourced('P400', practice('scuff lacquer at 400')),
+  varnish: sourced('P320', memory('scuff varnish like shellac')),
+  oil: sourced('P500', practice('between colour coats scuff very lightly at 500')),
 };
-const BETWEEN_COLOURS = sourced('500', practice('between colour coats scuff very lightly at 500'));
+const BETWEEN_COLOURS = sourced('P500', practice('between colour coats scuff very lightly at 500'));
 
 const mix = (ground: Lab, line: Lab, lineShare: number): Lab => {
   const g = linearFromLab(ground);

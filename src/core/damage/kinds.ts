@@ -217,6 +217,38 @@ export const DAMAGE_KINDS = {
     2,
     'A drawer runner or guide is worn hollow; the drawer drops or sticks.',
   ),
+  partOff: kind(
+    'parts',
+    'Part fallen off, but whole',
+    'area',
+    'stain',
+    2,
+    'A guide, stop, block or moulding has come off in one piece and can go back.',
+  ),
+  drawerBinds: kind(
+    'parts',
+    'Drawer that binds or drops',
+    'edge',
+    'groove',
+    2,
+    'The drawer sticks, scrapes, or tips down when it is pulled out.',
+  ),
+  rocks: kind(
+    'parts',
+    'Piece that rocks',
+    'corner',
+    'stain',
+    2,
+    'On a flat floor the piece rocks from corner to corner: a foot is short, or the frame is twisted.',
+  ),
+  mouldSmell: kind(
+    'surface',
+    'Mould or smell inside',
+    'area',
+    'stain',
+    3,
+    'A musty, smoky or sour smell, or grey and green fur, inside a case or a drawer.',
+  ),
   blackMark: kind(
     'surface',
     'Black water mark',
@@ -316,4 +348,22 @@ export type DamageFacts = {
   pieceKept?: boolean;
   patternThere?: boolean;
   inWood?: boolean;
+  /** What is wrong with a core that is not sound. */
+  coreFault?: 'crumbled' | 'void' | 'rot' | 'corner';
+  /** How an old repair lies to the surface. */
+  repairLevel?: 'proud' | 'sunk' | 'level';
+  lipsLoose?: boolean;
+  mayPlane?: boolean;
+  finishPlan?: 'refresh' | 'replace';
+  coveredLater?: boolean;
+  periodVeneer?: boolean;
+  partWhole?: boolean;
+  wanted?: 'feature' | 'hide';
+  spiritsHide?: boolean;
+  patterned?: boolean;
+  faded?: boolean;
+  drawerFault?: 'tight' | 'worn' | 'stop';
+  rocksBy?: 'shortFoot' | 'longFoot' | 'twist';
+  stillDamp?: boolean;
+  smellOf?: 'mould' | 'smoke' | 'pest';
 };

@@ -22,9 +22,33 @@ export type AskedFact =
   | 'screwAgain'
   | 'pieceKept'
   | 'patternThere'
-  | 'inWood';
+  | 'inWood'
+  | 'coreFault'
+  | 'repairLevel'
+  | 'lipsLoose'
+  | 'mayPlane'
+  | 'finishPlan'
+  | 'coveredLater'
+  | 'periodVeneer'
+  | 'partWhole'
+  | 'wanted'
+  | 'spiritsHide'
+  | 'patterned'
+  | 'faded'
+  | 'drawerFault'
+  | 'rocksBy'
+  | 'stillDamp'
+  | 'smellOf';
 
-export type Question = { fact: AskedFact; kinds: DamageKind[]; ask: string; look: string; answers: Answer[] };
+export type Question = {
+  fact: AskedFact;
+  kinds: DamageKind[];
+  ask: string;
+  look: string;
+  answers: Answer[];
+  /** Asked only once this holds; always when not given. */
+  when?: (facts: Partial<DamageFacts>) => boolean;
+};
 
 const YES_NO: Answer[] = [
   { label: 'Yes', value: true },
@@ -37,7 +61,8 @@ const ask = (
   question: string,
   look: string,
   answers: Answer[] = YES_NO,
-): Question => ({ fact, kinds, ask: question, look, answers });
+  when?: Question['when'],
+): Question => ({ fact, kinds, ask: question, look, answers, ...(when ? { when } : {}) });
 
 /** Only what decides a repair is asked, with how to look. */
 export const QUESTIONS: readonly Question[] = [
@@ -49,7 +74,7 @@ export const QUESTIONS: readonly Question[] = [
   ),
   ask(
     'oldGlue',
-    [...LOOSE_KINDS, 'looseJoint', 'openGlueLine'],
+    [...LOOSE_KINDS, 'looseJoint', 'openGlueLine', 'partOff'],
     'What is the old glue?',
     'Touch it with a damp warm rag: hide glue turns tacky within a minute and smells of it. Other glues stay hard or turn white.',
     [
@@ -81,10 +106,47 @@ export const QUESTIONS: readonly Question[] = [
     'Press with a fingernail. Rotten or swollen core gives way.',
   ),
   ask(
+    'coreFault',
+    [...VENEER_LOSS_KINDS, ...LOOSE_KINDS],
+    'What is wrong with the core?',
+    'Prod it with an awl: crumbs that hold to each other, a hole, wood that is soft and dark, or a corner that is gone.',
+    [
+      { label: 'It crumbles', value: 'crumbled' },
+      { label: 'A hole or void', value: 'void' },
+      { label: 'Rotten or eaten', value: 'rot' },
+      { label: 'Its corner is gone', value: 'corner' },
+    ],
+    (facts) => facts.coreSound === false,
+  ),
+  ask(
     'donor',
     VENEER_LOSS_KINDS,
     'Can a hidden place of this piece give veneer?',
     'Look at the back, under a moulding, inside a door: the same veneer that nobody sees, which new veneer can replace.',
+  ),
+  ask(
+    'periodVeneer',
+    VENEER_LOSS_KINDS,
+    'Is veneer of the same period from another piece at hand?',
+    'A wreck or an offcut of the same age and cut: thickness, colour and tool marks agree.',
+  ),
+  ask(
+    'patterned',
+    [...VENEER_LOSS_KINDS, 'gouge'],
+    'Is there a lively figure just there?',
+    'Burr, curl, dark streaks or a busy grain hide a small fill; a plain even ground shows it.',
+  ),
+  ask(
+    'faded',
+    [...VENEER_LOSS_KINDS, 'brokenChunk', 'missingFoot', 'missingMoulding', 'lostCarving'],
+    'Has the old wood faded?',
+    'Look under a moulding or hardware: if it is darker there, the face has faded.',
+  ),
+  ask(
+    'coveredLater',
+    [...VENEER_LOSS_KINDS, 'gouge', 'dent', 'hole', 'oldRepair', 'brokenChunk', 'longCrack'],
+    'Will a later repair or a fitting cover this place?',
+    'A moulding, a lock plate, a new sheet of veneer or a cloth lies over it in the end.',
   ),
   ask(
     'edgeBanding',
@@ -109,6 +171,18 @@ export const QUESTIONS: readonly Question[] = [
     [...CRACK_KINDS, 'crackedVeneer'],
     'Does it close by hand?',
     'Press it together with both hands. It must close without force; a gap that comes from shrinking will not.',
+  ),
+  ask(
+    'lipsLoose',
+    ['crackedVeneer'],
+    'Are the lips of the crack loose?',
+    'Press each side down with a fingernail. If it gives or clicks, it is loose.',
+  ),
+  ask(
+    'mayPlane',
+    ['openGlueLine'],
+    'May the edges be planed?',
+    'Planing costs a shaving or two of the width. A round top, an inlay or a fixed frame allows none.',
   ),
   ask(
     'moving',
@@ -154,9 +228,91 @@ export const QUESTIONS: readonly Question[] = [
   ),
   ask(
     'patternThere',
-    ['lostCarving', 'missingMoulding', 'missingFoot', 'missingMotif', 'wornRunner'],
+    ['lostCarving', 'missingMoulding', 'missingFoot', 'missingMotif', 'wornRunner', 'partOff'],
     'Is there a good one to copy?',
     'The other foot, the other side, the rest of the moulding.',
+  ),
+  ask(
+    'spiritsHide',
+    ['scratch'],
+    'Does a wipe with mineral spirits hide it?',
+    'Wipe, look, and draw the fingernail across again while it is wet. What vanishes lies in the finish; what stays and still catches is in the wood.',
+  ),
+  ask(
+    'repairLevel',
+    ['oldRepair'],
+    'How does the old repair lie?',
+    'Lay a rule across: it rocks on what stands proud, and light comes under it where it has sunk.',
+    [
+      { label: 'It stands proud', value: 'proud' },
+      { label: 'It has sunk', value: 'sunk' },
+      { label: 'Level and sound', value: 'level' },
+    ],
+  ),
+  ask(
+    'finishPlan',
+    ['failingFinish', 'scratch', 'whiteRing'],
+    'Refresh the finish or replace it?',
+    'A crazed or dull film that still holds can be refreshed. One that flakes, sticks or has gone cannot.',
+    [
+      { label: 'Refresh it', value: 'refresh' },
+      { label: 'Replace it', value: 'replace' },
+    ],
+  ),
+  ask(
+    'wanted',
+    ['hole'],
+    'Hide it, or show it?',
+    'A knot or an old hole may be shown as part of the wood, filled darker than its ground.',
+    [
+      { label: 'Hide it', value: 'hide' },
+      { label: 'Show it', value: 'feature' },
+    ],
+  ),
+  ask(
+    'partWhole',
+    ['partOff'],
+    'Is the part whole?',
+    'Put it in its place dry. It must sit without a gap and nothing of it may be missing.',
+  ),
+  ask(
+    'drawerFault',
+    ['drawerBinds'],
+    'What does the drawer do?',
+    'Pull it half out, press it up and down and to both sides, and look for shiny or worn tracks.',
+    [
+      { label: 'It is tight all the way', value: 'tight' },
+      { label: 'It drops or tips', value: 'worn' },
+      { label: 'It goes in too far', value: 'stop' },
+    ],
+  ),
+  ask(
+    'rocksBy',
+    ['rocks'],
+    'Why does it rock?',
+    'Stand it on a surface known to be flat, and slide card under each foot. Compare the diagonals of the frame.',
+    [
+      { label: 'One foot is short or worn', value: 'shortFoot' },
+      { label: 'One foot is too long', value: 'longFoot' },
+      { label: 'The frame is twisted', value: 'twist' },
+    ],
+  ),
+  ask(
+    'stillDamp',
+    ['mouldSmell'],
+    'Is it still damp?',
+    'A moisture meter over one part in seven, or wood that feels cold and swollen, is damp.',
+  ),
+  ask(
+    'smellOf',
+    ['mouldSmell'],
+    'What is it?',
+    'Fur or grey bloom is mould. Smoke and scent sit in the wood. Bore dust, a chemical smell or a white bloom may be an old pest treatment.',
+    [
+      { label: 'Mould', value: 'mould' },
+      { label: 'Smoke or another smell', value: 'smoke' },
+      { label: 'An old pest treatment, perhaps', value: 'pest' },
+    ],
   ),
   ask(
     'inWood',
@@ -166,7 +322,9 @@ export const QUESTIONS: readonly Question[] = [
   ),
 ];
 
-export const questionsFor = (kind: DamageKind): Question[] => QUESTIONS.filter((q) => q.kinds.includes(kind));
+/** What is asked of a kind of damage, given what is known already. */
+export const questionsFor = (kind: DamageKind, known: Partial<DamageFacts> = {}): Question[] =>
+  QUESTIONS.filter((q) => q.kinds.includes(kind) && (q.when?.(known) ?? true));
 
 export const isAnswered = (facts: DamageFacts, question: Question): boolean =>
   facts[question.fact] !== undefined;
@@ -182,7 +340,20 @@ export const LENGTHS: readonly { fact: AskedLength; kinds: DamageKind[]; ask: st
   },
   {
     fact: 'depthMm',
-    kinds: ['gouge', 'dent', 'hole', 'brokenChunk', 'wornRunner', 'endSplit', 'longCrack'],
+    kinds: [
+      'gouge',
+      'dent',
+      'hole',
+      'brokenChunk',
+      'wornRunner',
+      'drawerBinds',
+      'endSplit',
+      'longCrack',
+      'oldRepair',
+      'chippedVeneer',
+      'missingVeneer',
+      'lostCorner',
+    ],
     ask: 'Depth',
     look: 'Lay a rule across and measure down with the tail of a caliper or a matchstick.',
   },

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import type { FinishNow } from '../method';
+import type { FinishNow } from '../terms';
 import { memory, type Source } from '../sources';
 
 /** Finishes that the tests tell apart; paint is seen without a test. */

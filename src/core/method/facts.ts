@@ -1,43 +1,6 @@
 import type { DamageFacts } from '../damage';
-
-export type School = 'conserve' | 'clear' | 'paint';
-export type FinishGoal = 'keep' | 'shellac' | 'lacquer' | 'varnish' | 'oil' | 'paint';
-export type FinishNow = 'bare' | 'shellac' | 'lacquer' | 'waterborne' | 'varnish' | 'oil' | 'wax' | 'paint';
-export type Build = 'solid' | 'plywood' | 'solidCore' | 'particleBoard' | 'mdf';
-
-export const SCHOOLS: Record<School, { label: string; aim: string }> = {
-  conserve: { label: 'Conserve', aim: 'Keep age, patina and colour; put back only what is missing.' },
-  clear: { label: 'Clear finish', aim: 'A sound, even, transparent finish.' },
-  paint: { label: 'Paint', aim: 'A sound, smooth, opaque surface, fast.' },
-};
-
-export const FINISH_GOALS: Record<FinishGoal, string> = {
-  keep: 'Keep the finish that is on it',
-  shellac: 'New shellac',
-  lacquer: 'New lacquer',
-  varnish: 'New varnish',
-  oil: 'New hard-wax oil',
-  paint: 'Paint',
-};
-
-export const FINISHES_NOW: Record<FinishNow, string> = {
-  bare: 'None, bare wood',
-  shellac: 'Shellac',
-  lacquer: 'Lacquer',
-  waterborne: 'Water-based clear coat',
-  varnish: 'Varnish or polyurethane',
-  oil: 'Oil',
-  wax: 'Wax only',
-  paint: 'Paint',
-};
-
-export const BUILDS: Record<Build, string> = {
-  solidCore: 'Veneer on solid wood',
-  plywood: 'Veneer on plywood',
-  particleBoard: 'Veneer on particle board',
-  mdf: 'Veneer on MDF',
-  solid: 'Solid wood, no veneer',
-};
+import type { Sourced } from '../sources';
+import type { Build, FinishGoal, FinishNow, School } from '../terms';
 
 /** What is known of the surface that carries the damage. */
 export type SurfaceFacts = {
@@ -46,6 +9,8 @@ export type SurfaceFacts = {
   finishNow?: FinishNow;
   goal?: FinishGoal;
   veneerMm?: number;
+  /** What this shop does where a chunk has broken out under paint and carries no load. */
+  underPaint?: 'wood' | 'fill';
 };
 
 export type RepairCase = { damage: DamageFacts; surface: SurfaceFacts; school: School };
@@ -82,11 +47,29 @@ export const yes = (fact: TextFact): Predicate => {
 };
 
 export const over =
-  (fact: NumberFact, limit: number): Predicate =>
+  (fact: NumberFact, limit: Sourced): Predicate =>
   (facts) => {
     const value = facts[fact];
-    return value === undefined ? undefined : value > limit;
+    return value === undefined ? undefined : value > limit.value;
   };
+
+/** A crack that opens and closes by so large a part of its own gap that the fill in it is crushed or torn. */
+export const strains =
+  (share: Sourced): Predicate =>
+  ({ movesMm, gapMm }) =>
+    movesMm === undefined || gapMm === undefined ? undefined : movesMm > share.value * gapMm;
+
+/** Known to be so. What is seldom asked counts as not so until somebody says it. */
+export const surely =
+  (fact: TextFact, value: string | boolean = true): Predicate =>
+  (facts) =>
+    facts[fact] === value;
+
+/** Not answered, or not measured. */
+export const unknown =
+  (fact: keyof Facts): Predicate =>
+  (facts) =>
+    facts[fact] === undefined;
 
 /** Three-valued logic: an unknown part leaves the whole unknown unless another part decides it. */
 export const not =

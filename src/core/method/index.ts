@@ -1,17 +1,26 @@
-export { BUILDS, FINISH_GOALS, FINISHES_NOW, SCHOOLS } from './facts';
-export type { Build, FinishGoal, FinishNow, RepairCase, School, SurfaceFacts } from './facts';
-export { MATERIALS, materialWords, type MaterialId } from './materials';
-export { CRITERIA, METHODS, methodById } from './methods';
-export type { Criterion, Method, MethodFamily, MethodId } from './methods';
-export { assertVeneerThickness, firstMethod, POINTS_PER_WEIGHT, rankMethods, VENEER_RANGE_MM } from './rank';
+export type { RepairCase, SurfaceFacts } from './facts';
+export {
+  assertVeneerThickness,
+  chainOf,
+  distanceWords,
+  POINTS_PER_WEIGHT,
+  rankMethods,
+  RULES,
+  VENEER_RANGE_MM,
+} from './rank';
 export {
   answersSchema,
+  CRITERIA,
+  linksSchema,
   MOST_WEIGHT,
   rankSchema,
   SCHOOL_WEIGHTS,
   stockSchema,
   weightsSchema,
+  type Criterion,
   type RankInput,
   type Weights,
 } from './rankInput';
-export type { ExcludedMethod, OpenQuestion, RankedMethod, Ranking, Reason } from './rank';
+export { chainWords } from './chain';
+export { LIMITS } from './limits';
+export type { Ban, ChainLink, ExcludedMethod, OpenQuestion, RankedMethod, Ranking, Reason } from './rank';

@@ -1,13 +1,20 @@
+import {
+  materialWords,
+  METHODS,
+  methodById,
+  type MaterialId,
+  type Method,
+  type MethodId,
+} from '../catalogue';
 import { assertRange } from '../check';
 import { DAMAGE_KINDS, QUESTIONS, type AskedFact } from '../damage';
-import { describeSource } from '../sources';
+import { describeSource, memory, sourced } from '../sources';
+import { chainMarks, inWorkOrder } from './chain';
 import { factsOf, type Facts } from './facts';
 import { LOSS_RULES } from './lossRules';
-import { materialWords, type MaterialId } from './materials';
-import { CRITERIA, METHODS, type Criterion, type Method, type MethodId } from './methods';
 import { PARTS_RULES } from './partsRules';
-import { SCHOOL_WEIGHTS, type RankInput, type Weights } from './rankInput';
-import type { Rule } from './rule';
+import { CRITERIA, SCHOOL_WEIGHTS, type Criterion, type RankInput, type Weights } from './rankInput';
+import type { Judgement, Link, Rule } from './rule';
 import { SURFACE_RULES } from './surfaceRules';
 import { VENEER_RULES } from './veneerRules';
 import { WOOD_RULES } from './woodRules';
@@ -24,43 +31,69 @@ export const RULES: readonly Rule[] = [
 export const POINTS_PER_WEIGHT = 8;
 
 export type Reason = { rule: string; text: string; source: string; weight: number };
+/** Why a method cannot be taken, and what would change that: said after “if”. */
+export type Ban = Reason & { lift?: string };
+/** A further method of a chain, why it is there, and what could be taken in its place. */
+export type ChainLink = { method: MethodId; when: 'first' | 'then'; reason: Reason; options: MethodId[] };
+
 export type RankedMethod = {
   method: MethodId;
   score: number;
+  /** What is done before it, and what follows, each in the order of work. */
+  first: MethodId[];
+  then: MethodId[];
+  links: ChainLink[];
   for: Reason[];
   against: Reason[];
-  /** Marks 0…5; what cannot be judged is left out and does not count. */
+  /** What rules it out: set only when it is offered all the same, as the least bad. */
+  despite: Ban[];
+  /** Marks 0…5 of the whole chain; what cannot be judged is left out and does not count. */
   criteria: Partial<Record<Criterion, number>>;
-  /** Materials that are not in stock; empty when the stock is not known. */
+  /** Materials of the whole chain that are not in stock; empty when the stock is not known. */
   missing: MaterialId[];
 };
-export type ExcludedMethod = { method: MethodId; because: Reason[] };
+export type ExcludedMethod = { method: MethodId; because: Ban[] };
 export type OpenQuestion = {
   fact: AskedFact;
   ask: string;
   look: string;
   changes: { answer: string; first: MethodId }[];
 };
-export type Ranking = { ranked: RankedMethod[]; excluded: ExcludedMethod[]; questions: OpenQuestion[] };
+export type Ranking = {
+  ranked: RankedMethod[];
+  excluded: ExcludedMethod[];
+  questions: OpenQuestion[];
+  /** Only when asked for tonight: what would come first with everything at hand, and how well each hides, 0…5. */
+  tonight?: { best: MethodId; bestLooks: number; looks: number };
+};
 
 /** Veneer outside this range is not veneer but a misread rule. mm. */
-export const VENEER_RANGE_MM = { least: 0.2, most: 6 };
+export const VENEER_RANGE_MM = {
+  least: 0.2,
+  most: 6,
+  source: memory('veneer is sawn to at most some millimetres and cut to no less than a fifth of one'),
+};
 
 export const assertVeneerThickness = (mm: number): void =>
   assertRange('The veneer thickness', mm, 'mm', VENEER_RANGE_MM.least, VENEER_RANGE_MM.most);
+
+const isLink = (r: Rule): r is Link => r.verdict === 'first' || r.verdict === 'then';
 
 const reason = (r: Rule): Reason => ({
   rule: r.id,
   text: r.text,
   source: describeSource(r.source),
-  weight: r.weight,
+  weight: isLink(r) ? 3 : r.weight,
 });
 
-const plainReason = (rule: string, text: string): Reason => ({
+const ban = (r: Judgement): Ban => ({ ...reason(r), ...(r.lift ? { lift: r.lift } : {}) });
+
+const plainBan = (rule: string, text: string, lift?: string): Ban => ({
   rule,
   text,
   source: describeSource({ kind: 'practice' }),
   weight: 3,
+  ...(lift ? { lift } : {}),
 });
 
 const kindNames = (method: Method): string => {
@@ -68,10 +101,12 @@ const kindNames = (method: Method): string => {
   return names.length > 4 ? `${names.slice(0, 4).join(', ')} and the like` : names.join(' or ');
 };
 
-const wrongKind = (method: Method, facts: Facts): Reason =>
-  plainReason(
+const wrongKind = (method: Method, facts: Facts): Ban =>
+  plainBan(
     'kind',
-    `It is a repair for ${kindNames(method)}; this is ${DAMAGE_KINDS[facts.kind].label.toLowerCase()}.`,
+    method.kinds.length === 0
+      ? 'It goes before or after another repair and is none by itself.'
+      : `It is a repair for ${kindNames(method)}; this is ${DAMAGE_KINDS[facts.kind].label.toLowerCase()}.`,
   );
 
 /** How a method suits the state the surface will be in when the repair is made. */
@@ -82,19 +117,22 @@ function fitMark(method: Method, { goal, finishNow }: Facts): number | undefined
   return (method.worksOn === 'film') === film ? 5 : 1;
 }
 
-const missingFor = (method: Method, stock: readonly MaterialId[] | undefined): MaterialId[] =>
-  stock ? method.needs.filter((m) => !stock.includes(m)) : [];
+type Bench = Pick<RankInput, 'weights' | 'stock' | 'tonight' | 'links'>;
+
+const missingFor = (ids: readonly MethodId[], stock: readonly MaterialId[] | undefined): MaterialId[] =>
+  stock ? [...new Set(ids.flatMap((id) => methodById(id).needs))].filter((m) => !stock.includes(m)) : [];
 
 function criteriaOf(
-  method: Method,
+  { method, first, then }: Pick<RankedMethod, 'method' | 'first' | 'then'>,
   facts: Facts,
   stock: readonly MaterialId[] | undefined,
 ): Partial<Record<Criterion, number>> {
-  const fit = fitMark(method, facts);
-  const share =
-    method.needs.length === 0 ? 1 : 1 - missingFor(method, stock).length / Math.max(1, method.needs.length);
+  const all = [...first, method, ...then];
+  const fit = fitMark(methodById(method), facts);
+  const needed = new Set(all.flatMap((id) => methodById(id).needs)).size;
+  const share = needed === 0 ? 1 : 1 - missingFor(all, stock).length / needed;
   return {
-    ...method.marks,
+    ...chainMarks(first, method, then),
     ...(fit === undefined ? {} : { fit }),
     ...(stock ? { stock: 5 * share } : {}),
   };
@@ -107,46 +145,153 @@ function weightedScore(marks: Partial<Record<Criterion, number>>, weights: Weigh
   return (judged.reduce((s, c) => s + weights[c] * (marks[c] ?? 0), 0) / (5 * total)) * 100;
 }
 
-type Bench = Pick<RankInput, 'weights' | 'stock' | 'tonight'>;
+const sum = (reasons: readonly Reason[]): number => reasons.reduce((s, r) => s + r.weight, 0);
+const byWeight = <R extends Reason>(reasons: R[]): R[] =>
+  reasons.sort((a, b) => b.weight - a.weight || a.rule.localeCompare(b.rule));
 
-function rankFacts(
+type Judged = {
+  for: Reason[];
+  against: Reason[];
+  bans: Ban[];
+  /** A fact that decides it is not known. */
+  waits: boolean;
+};
+
+function judge(method: MethodId, holding: readonly Rule[]): Judged {
+  const mine = holding.filter((r): r is Judgement => !isLink(r) && r.methods.includes(method));
+  const by = (verdict: Judgement['verdict']): Judgement[] => mine.filter((r) => r.verdict === verdict);
+  return {
+    for: byWeight(by('for').map(reason)),
+    against: byWeight(by('against').map(reason)),
+    bans: byWeight(by('rulesOut').map(ban)),
+    waits: mine.some((r) => r.waits !== undefined),
+  };
+}
+
+/** The gap beside a damage is a damage of its own: what was measured and found of the first does not hold for it. */
+const besides = ({ kind: _, areaMm2, alongMm, acrossMm, openingMm, depthMm, coreSound, ...rest }: Facts, kind: Facts['kind']): Facts => ({ ...rest, kind }); // prettier-ignore
+
+const holdingRules = (facts: Facts, rules: readonly Rule[]): Rule[] =>
+  rules.filter((r) => r.when(facts) === true);
+
+/** The further methods of a chain: of each link's candidates the one that the user took, or the best that nothing rules out. */
+function linksOf(
+  method: MethodId,
   facts: Facts,
+  holding: readonly Rule[],
   rules: readonly Rule[],
-  { weights, stock, tonight }: Bench,
-): Omit<Ranking, 'questions'> {
-  const holding = rules.filter((r) => r.when(facts) === true);
+  { weights, stock, links: taken = [] }: Bench,
+): ChainLink[] {
   const counted = { ...SCHOOL_WEIGHTS[facts.school], ...weights };
-  const ranked: RankedMethod[] = [];
-  const excluded: ExcludedMethod[] = [];
-  for (const method of METHODS) {
-    if (!method.kinds.includes(facts.kind)) {
-      excluded.push({ method: method.id, because: [wrongKind(method, facts)] });
-      continue;
-    }
-    const mine = holding.filter((r) => r.methods.includes(method.id));
-    const by = (verdict: Rule['verdict']): Reason[] =>
-      mine
-        .filter((r) => r.verdict === verdict)
-        .map(reason)
-        .sort((a, b) => b.weight - a.weight || a.rule.localeCompare(b.rule));
-    const out = by('rulesOut');
-    const missing = missingFor(method, stock);
-    if (tonight && missing.length > 0) {
-      out.push(plainReason('tonight', `Not in stock tonight: ${materialWords(missing)}.`));
-    }
-    if (out.length > 0) {
-      excluded.push({ method: method.id, because: out });
-      continue;
-    }
-    const speaksFor = by('for');
-    const speaksAgainst = by('against');
-    const sum = (rs: Reason[]): number => rs.reduce((s, r) => s + r.weight, 0) * POINTS_PER_WEIGHT;
-    const criteria = criteriaOf(method, facts, stock);
-    const score = Math.round(weightedScore(criteria, counted) + sum(speaksFor) - sum(speaksAgainst));
-    ranked.push({ method: method.id, score, for: speaksFor, against: speaksAgainst, criteria, missing });
-  }
-  ranked.sort((a, b) => b.score - a.score || a.method.localeCompare(b.method));
-  return { ranked, excluded };
+  return holding
+    .filter(isLink)
+    .filter((r) => r.methods.includes(method))
+    .flatMap((r): ChainLink[] => {
+      const there = r.as ? besides(facts, r.as) : facts;
+      const ruling = r.as ? holdingRules(there, rules) : holding;
+      const candidates = r.put
+        .filter((id) => id !== method)
+        .map((id) => {
+          const judged = judge(id, ruling);
+          const marks = weightedScore(criteriaOf({ method: id, first: [], then: [] }, there, stock), counted);
+          const score = marks + (sum(judged.for) - sum(judged.against)) * POINTS_PER_WEIGHT;
+          return { id, bans: sum(judged.bans), waits: judged.waits, score };
+        })
+        .sort(
+          (a, b) =>
+            a.bans - b.bans ||
+            Number(a.waits) - Number(b.waits) ||
+            b.score - a.score ||
+            a.id.localeCompare(b.id),
+        );
+      const best = candidates.find((c) => taken.includes(c.id)) ?? candidates[0];
+      return best
+        ? [
+            {
+              method: best.id,
+              when: r.verdict,
+              reason: reason(r),
+              options: candidates.filter((c) => c.bans === 0 || c === best).map((c) => c.id),
+            },
+          ]
+        : [];
+    });
+}
+
+/** Neither a repair nor a decision: it only gains time. */
+const GAINS_TIME: readonly MethodId[] = ['makeSafe'];
+const isRepair = (id: MethodId): boolean => id !== 'leave' && !GAINS_TIME.includes(id);
+
+type Placed = RankedMethod & { bans: Ban[]; waits: boolean };
+
+/** What may be taken comes first; then what waits for a fact; then what has something against it; last what only gains time. */
+function place({ method, despite, waits, for: speaksFor, against }: Placed): number {
+  if (GAINS_TIME.includes(method)) return 3;
+  if (despite.length > 0 || (method === 'leave' && sum(against) > sum(speaksFor))) return 2;
+  return waits ? 1 : 0;
+}
+
+/** Of the methods that are all ruled out the one that is least so. */
+function leastBad(out: readonly Placed[], tonight: boolean): Placed | undefined {
+  const worst = (p: Placed): number => Math.max(...p.bans.map((b) => b.weight));
+  return out
+    .filter((p) => isRepair(p.method) && !(tonight && p.missing.length > 0))
+    .sort(
+      (a, b) =>
+        worst(a) - worst(b) ||
+        sum(a.bans) - sum(b.bans) ||
+        b.score - a.score ||
+        a.method.localeCompare(b.method),
+    )[0];
+}
+
+function rankFacts(facts: Facts, rules: readonly Rule[], bench: Bench): Omit<Ranking, 'questions'> {
+  const { weights, stock, tonight = false } = bench;
+  const holding = holdingRules(facts, rules);
+  const counted = { ...SCHOOL_WEIGHTS[facts.school], ...weights };
+  const all = METHODS.filter((m) => m.kinds.includes(facts.kind)).map(({ id }): Placed => {
+    const judged = judge(id, holding);
+    const links = linksOf(id, facts, holding, rules, bench);
+    const of = (when: ChainLink['when']): MethodId[] =>
+      inWorkOrder(links.filter((l) => l.when === when).map((l) => l.method));
+    const chain = { method: id, first: of('first'), then: of('then') };
+    const criteria = criteriaOf(chain, facts, stock);
+    const missing = missingFor([...chain.first, id, ...chain.then], stock);
+    const lacking =
+      tonight && missing.length > 0
+        ? [plainBan('tonight', `Not in stock tonight: ${materialWords(missing)}.`, 'it is bought')]
+        : [];
+    const bans = [...judged.bans, ...lacking];
+    const points = sum(judged.for) - sum(judged.against) - sum(bans);
+    return {
+      ...chain,
+      links: links.sort((a, b) => a.method.localeCompare(b.method)),
+      score: Math.round(weightedScore(criteria, counted) + points * POINTS_PER_WEIGHT),
+      for: judged.for,
+      against: judged.against,
+      despite: [],
+      criteria,
+      missing,
+      bans,
+      waits: judged.waits,
+    };
+  });
+  const allowed = all.filter((p) => p.bans.length === 0);
+  const least = allowed.some((p) => isRepair(p.method))
+    ? undefined
+    : leastBad(
+        all.filter((p) => p.bans.length > 0),
+        tonight,
+      );
+  const ranked = [...allowed, ...(least ? [{ ...least, despite: least.bans }] : [])].sort(
+    (a, b) => place(a) - place(b) || b.score - a.score || a.method.localeCompare(b.method),
+  );
+  const excluded = METHODS.flatMap((m): ExcludedMethod[] => {
+    if (!m.kinds.includes(facts.kind)) return [{ method: m.id, because: [wrongKind(m, facts)] }];
+    const out = all.find((p) => p.method === m.id && p.bans.length > 0 && p.method !== least?.method);
+    return out ? [{ method: m.id, because: out.bans }] : [];
+  });
+  return { ranked: ranked.map(({ bans: _, waits: __, ...r }) => r), excluded };
 }
 
 /** Facts not known whose answer would put another method first. */
@@ -156,7 +301,9 @@ function openQuestions(
   rules: readonly Rule[],
   bench: Bench,
 ): OpenQuestion[] {
-  return QUESTIONS.filter((q) => q.kinds.includes(facts.kind) && facts[q.fact] === undefined).flatMap((q) => {
+  return QUESTIONS.filter(
+    (q) => q.kinds.includes(facts.kind) && facts[q.fact] === undefined && (q.when?.(facts) ?? true),
+  ).flatMap((q) => {
     const changes = q.answers.flatMap(({ label, value }) => {
       const then = rankFacts({ ...facts, [q.fact]: value }, rules, bench).ranked[0]?.method;
       return then && then !== first ? [{ answer: label, first: then }] : [];
@@ -174,7 +321,12 @@ function checkedFacts(input: RankInput): Facts {
 /**
  * Registry `method.rank`: every repair method, ranked with what speaks for and against it, or set aside with why.
  *
- * A rule whose facts are not known says nothing; what would change the first choice is listed as a question instead.
+ * An entry is a chain: `first` lists the methods that come before it (mend the core, wash the glue line), `then` those that
+ * follow (patch the gap, a film over the fill), `links` says why and what could be taken instead; marks, materials and score
+ * are those of the whole chain. A rule whose facts are not known says nothing; what would change the first choice is listed as
+ * a question, and a method whose deciding fact is not known stands behind those that are certain. When everything is ruled
+ * out, the least bad is ranked with what rules it out as `despite`; no ranking is empty.
+ *
  * Score = weighted mean of the criteria in percent, plus or minus {@link POINTS_PER_WEIGHT} for every step of a rule's weight.
  *
  * @throws RangeError when the veneer thickness is impossible
@@ -182,9 +334,45 @@ function checkedFacts(input: RankInput): Facts {
 export function rankMethods(input: RankInput, rules: readonly Rule[] = RULES): Ranking {
   const facts = checkedFacts(input);
   const ranking = rankFacts(facts, rules, input);
-  return { ...ranking, questions: openQuestions(facts, ranking.ranked[0]?.method, rules, input) };
+  const first = ranking.ranked[0];
+  const questions = openQuestions(facts, first?.method, rules, input);
+  if (!input.tonight || !first) return { ...ranking, questions };
+  const { links } = input;
+  const best = rankFacts(facts, rules, { ...input, tonight: false, ...(links ? { links } : {}) }).ranked[0];
+  const looks = (r: RankedMethod): number => r.criteria.invisibility ?? 0;
+  return {
+    ...ranking,
+    questions,
+    ...(best ? { tonight: { best: best.method, bestLooks: looks(best), looks: looks(first) } } : {}),
+  };
 }
 
-/** The method that comes first, without the questions: for lists and plans. @throws RangeError as {@link rankMethods} */
-export const firstMethod = (input: RankInput): MethodId | undefined =>
-  rankFacts(checkedFacts(input), RULES, input).ranked[0]?.method;
+/** The chain that comes first, or that of a method chosen, without the questions: for lists and plans. @throws RangeError as {@link rankMethods} */
+export function chainOf(
+  input: RankInput,
+  chosen?: MethodId,
+): { first: MethodId[]; method: MethodId; then: MethodId[] } {
+  const facts = checkedFacts(input);
+  if (chosen === undefined) {
+    const [best] = rankFacts(facts, RULES, input).ranked;
+    return { first: best?.first ?? [], method: best?.method ?? 'leave', then: best?.then ?? [] };
+  }
+  const links = linksOf(chosen, facts, holdingRules(facts, RULES), RULES, input);
+  const of = (when: ChainLink['when']): MethodId[] =>
+    inWorkOrder(links.filter((l) => l.when === when).map((l) => l.method));
+  return { first: of('first'), method: chosen, then: of('then') };
+}
+
+const BEHIND = {
+  hardly: sourced(4, memory('less than half of a hint')),
+  little: sourced(16, memory('up to two hints')),
+  clearly: sourced(40, memory('a strong reason and more')),
+};
+
+/** How far a method stands behind the first, in words: a score says nothing by itself. */
+export function distanceWords(score: number, firstScore: number): string {
+  const behind = firstScore - score;
+  if (behind <= BEHIND.hardly.value) return 'Hardly behind the first';
+  if (behind <= BEHIND.little.value) return 'A little behind the first';
+  return behind <= BEHIND.clearly.value ? 'Clearly behind the first' : 'Far behind the first';
+}

@@ -1,8 +1,20 @@
 import Joi from 'joi';
 import { DAMAGE_KINDS, QUESTIONS } from '../damage';
-import { BUILDS, FINISH_GOALS, FINISHES_NOW, SCHOOLS, type RepairCase, type School } from './facts';
-import { MATERIALS, type MaterialId } from './materials';
-import { CRITERIA, type Criterion } from './methods';
+import { MATERIALS, METHODS, type MarkedCriterion, type MaterialId, type MethodId } from '../catalogue';
+import { BUILDS, FINISH_GOALS, FINISHES_NOW, SCHOOLS, type School } from '../terms';
+import type { RepairCase } from './facts';
+
+export type Criterion = MarkedCriterion | 'fit' | 'stock';
+
+export const CRITERIA: Record<Criterion, string> = {
+  fit: 'Fits the finish',
+  strength: 'Strength',
+  invisibility: 'Invisibility',
+  reversibility: 'Can be undone',
+  speed: 'Speed',
+  ease: 'Little skill needed',
+  stock: 'Materials in stock',
+};
 
 export type Weights = Record<Criterion, number>;
 
@@ -21,6 +33,8 @@ export type RankInput = RepairCase & {
   stock?: readonly MaterialId[];
   /** Only with what is in stock: a method that lacks something is set aside. */
   tonight?: boolean;
+  /** Where a chain could go on in several ways, the methods that the user took. */
+  links?: readonly MethodId[];
 };
 
 const oneOf = (table: object): Joi.StringSchema => Joi.string().valid(...Object.keys(table));
@@ -34,6 +48,11 @@ export const weightsSchema = Joi.object(
   Object.fromEntries(Object.keys(CRITERIA).map((c) => [c, Joi.number().min(0).max(MOST_WEIGHT)])),
 );
 export const stockSchema = Joi.array().items(oneOf(MATERIALS)).unique().max(Object.keys(MATERIALS).length);
+
+export const linksSchema = Joi.array()
+  .items(Joi.string().valid(...METHODS.map((m) => m.id)))
+  .unique()
+  .max(METHODS.length);
 
 /** Input of `method.rank`. Facts that are not known are left out. */
 export const rankSchema = Joi.object({
@@ -54,9 +73,11 @@ export const rankSchema = Joi.object({
     finishNow: oneOf(FINISHES_NOW),
     goal: oneOf(FINISH_GOALS),
     veneerMm: Joi.number(),
+    underPaint: Joi.string().valid('wood', 'fill'),
   }).required(),
   school: oneOf(SCHOOLS).required(),
   weights: weightsSchema,
   stock: stockSchema,
   tonight: Joi.boolean(),
+  links: linksSchema,
 });

@@ -35,7 +35,7 @@ export const atmosphereKPa = (heightM: number): number =>
 /**
  * A panel in a vacuum bag: how hard it presses at this height, how large the bag is, and what the piece must bear.
  *
- * @param bagKPa what the shop's bag reaches at sea level
+ * @param bagKPa what the shop's bag reaches at sea level; the pressure that its pump leaves inside is kept at every height
  * @param clampMin of the glue under clamps, at the shop's temperature
  * @param dries the glue sets by giving off water
  * @throws RangeError for sizes out of range, and a bag that would press harder than the air
@@ -65,7 +65,9 @@ export function bagPlan({
   assertRange('The height above the sea', heightM, 'm', -450, 5000);
   assertRange('The pressure of the bag', bagKPa, 'kPa', 1, SEA_LEVEL_KPA);
   const air = atmosphereKPa(heightM);
-  const pressureKPa = (bagKPa / SEA_LEVEL_KPA) * air;
+  // A pump leaves as much air behind on a mountain as at the sea; what is missing is the air outside.
+  const leftInsideKPa = SEA_LEVEL_KPA - bagKPa;
+  const pressureKPa = Math.max(0, air - leftInsideKPa);
   const beyond = 2 * BAG_BEYOND_MM.value + thickMm;
   return {
     atmosphereKPa: air,

@@ -1,5 +1,5 @@
 import { ADHESIVES } from '../adhesive';
-import { METHODS } from '../method';
+import { METHODS } from '../catalogue';
 import { CAUTIONS, cautionsFor, type CautionId } from '.';
 
 test('labels, codes and licensed practice come last with every method and every glue', () => {

@@ -40,8 +40,29 @@ export const LEAST_LEFT_MM: Sourced = sourced(
   0.25,
   memory('under a quarter of a millimetre glue and core begin to show'),
 );
-/** A veneer thinner than this is not sanded but scraped. mm. */
-const THIN_MM = 1.2;
+/** The same numbers in the other scale, CAMI: the finer the number, the further the two part. */
+export const CAMI_GRITS: readonly { number: number; medianUm: Sourced }[] = (
+  [
+    [80, 190],
+    [100, 140],
+    [120, 115],
+    [150, 92],
+    [180, 82],
+    [220, 68],
+    [240, 53],
+    [320, 36],
+    [400, 23],
+  ] as const
+).map(([number, um]) => ({
+  number,
+  medianUm: sourced(um, memory('median grain size of the CAMI scale; less sure than the P grades')),
+}));
+
+/** Veneer thinner than this is knife-cut, and is stripped or scraped rather than sanded. mm. */
+export const THIN_VENEER_MM: Sourced = sourced(
+  1.2,
+  memory('knife-cut veneer is under about 1.2 mm; sawn veneer is thicker'),
+);
 
 export type SandingBudget = {
   grits: number[];
@@ -67,15 +88,19 @@ const grain = (p: number): number => {
  *
  * @param veneerMm thickness now, 0.2…6 mm
  * @param proudMm how far a patch stands above its surround (0 for a plain face)
- * @param underPaint paint hides more: 180 is fine enough
+ * @param underPaint paint hides more: P180 is fine enough
+ * @param coarsest where thick, sawn veneer begins; thin veneer never begins below P150
  */
-export function sandingBudget(veneerMm: number, proudMm = 0, underPaint = false): SandingBudget {
+export function sandingBudget(
+  veneerMm: number,
+  proudMm = 0,
+  underPaint = false,
+  coarsest: 'p100' | 'p150' = 'p150',
+): SandingBudget {
   assertRange('The veneer thickness', veneerMm, 'mm', 0.2, 6);
   assertRange('The height that stands proud', proudMm, 'mm', 0, 5);
-  const thin = veneerMm < THIN_MM;
-  const grits = [120, 150, 180, 220].filter(
-    (p) => (thin ? p >= 150 : true) && (underPaint ? p <= 180 : true),
-  );
+  const from = veneerMm >= THIN_VENEER_MM.value && coarsest === 'p100' ? 100 : 150;
+  const grits = [100, 120, 150, 180, 220].filter((p) => p >= from && (underPaint ? p <= 180 : true));
   let left = veneerMm;
   const steps = grits.map((p, i) => {
     const before = grits[i - 1];
@@ -89,9 +114,9 @@ export function sandingBudget(veneerMm: number, proudMm = 0, underPaint = false)
   const leftAtEdgeMm = veneerMm - proudMm - worn * EDGE_FACTOR.value;
   const warning =
     left < LEAST_LEFT_MM.value
-      ? 'This veneer is too thin to sand through the grits. Strip chemically and scrape; use 220 by hand only.'
+      ? 'This veneer is too thin to sand through the grits. Strip chemically and scrape; use P220 by hand only.'
       : leftAtEdgeMm < LEAST_LEFT_MM.value
-        ? 'Edges and corners would be sanded through. Do them by hand with 220 only, or leave them.'
+        ? 'Edges and corners would be sanded through. Do them by hand with P220 only, or leave them.'
         : undefined;
   return {
     grits,

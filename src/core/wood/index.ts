@@ -1,12 +1,20 @@
 export { equilibriumMoisture, moistureSchema } from './moisture';
 export {
   changeCoefficient,
-  DENSITY_SHRINKAGE_SOURCE,
   movementSchema,
   woodMovement,
   type Air,
   type Cut,
   type MovementInput,
 } from './movement';
-export { OTHER_WOOD, SPECIES, speciesById, speciesByName, woodName, type Species } from './species';
+export { BASIC_DENSITY_SOURCE, basicDensity, DENSITY_SHRINKAGE_SOURCE, shrinkageByDensity } from './density';
+export {
+  OTHER_WOOD,
+  SPECIES,
+  speciesById,
+  speciesByName,
+  woodName,
+  woodsCalled,
+  type Species,
+} from './species';
 export * from './crack';

@@ -1,8 +1,8 @@
 import Joi from 'joi';
 import { assertRange } from '../check';
 import { equilibriumMoisture } from './moisture';
-import { memory, type Source } from '../sources';
-import { speciesByName } from './species';
+import { shrinkageByDensity } from './density';
+import { findSpecies, speciesByName } from './species';
 
 /** How the board was sawn: rings lying flat in its face, standing upright, or slanting. */
 export type Cut = 'flat' | 'quarter' | 'rift';
@@ -13,7 +13,7 @@ export type MovementInput = {
   widthMm: number;
   from: Air;
   to: Air;
-  /** Dry density relative to water, 0.2…1.3; used to estimate the shrinkage of a wood that is not in the table. */
+  /** Oven-dry mass over volume at 12 % moisture, relative to water, 0.2…1.3; used to estimate the shrinkage of a wood that is not in the table. */
   specificGravity?: number;
 };
 
@@ -41,23 +41,14 @@ export function changeCoefficient(shrinkagePercent: number): number {
   return s / (30 - 20 * s);
 }
 
-/** How shrinkage is estimated for a wood that is only known by its density. */
-export const DENSITY_SHRINKAGE_SOURCE: Source = memory(
-  'volumetric shrinkage is about 28 % times the specific gravity; three fifths of it tangential, two fifths radial',
-);
-
 /** Radial and tangential shrinkage, %: from the table, or estimated from the density when the wood is not in it. */
 function shrinkageOf(species: string, specificGravity: number | undefined): [number, number] {
-  if (specificGravity !== undefined) {
-    assertRange('The specific gravity', specificGravity, '', 0.2, 1.3);
-    try {
-      speciesByName(species);
-    } catch {
-      return [0.4 * 28 * specificGravity, 0.6 * 28 * specificGravity];
-    }
-  }
-  const wood = speciesByName(species);
-  return [wood.radialPercent.value, wood.tangentialPercent.value];
+  const wood = specificGravity === undefined ? speciesByName(species) : findSpecies(species);
+  if (wood) return [wood.radialPercent.value, wood.tangentialPercent.value];
+  const gravity = specificGravity ?? 0;
+  assertRange('The specific gravity', gravity, '', 0.2, 1.3);
+  const { radialPercent, tangentialPercent } = shrinkageByDensity(gravity);
+  return [radialPercent, tangentialPercent];
 }
 
 /**

@@ -1,10 +1,12 @@
 import { memory, published, sourced, type Sourced } from '../sources';
+import { DENSITY_SHRINKAGE_SOURCE, shrinkageByDensity } from './density';
 
 export type Species = {
   id: string;
   name: string;
   /** Other names it goes by in the trade, in small letters. */
   aliases: string[];
+  softwood: boolean;
   /** Met so often that it is offered first. */
   common: boolean;
   /** Oven-dry mass over volume at 12 % moisture, relative to water. */
@@ -18,8 +20,11 @@ export type Species = {
   crushingMPa?: Sourced;
 };
 
-/** How sure a row is: both were written down from memory; `table` rows were checked against a second list of the same figures. */
-type Known = 'table' | 'memory';
+/**
+ * How sure a row is: all were written down from memory; `table` rows were checked against a second list of the same figures,
+ * and of a `density` row only the weight is known, its shrinkage being worked out from that.
+ */
+type Known = 'table' | 'memory' | 'density';
 type Row = [
   id: string,
   name: string,
@@ -38,9 +43,9 @@ const HARDWOODS: Row[] = [
   ['cherry', 'Cherry', 'black cherry, american cherry', 'table', 0.5, 3.7, 7.1, 10.3, 4.8],
   ['maple', 'Maple', 'sugar maple, hard maple, rock maple', 'table', 0.63, 4.8, 9.9, 12.6, 10.1],
   ['redOak', 'Red oak', 'northern red oak', 'table', 0.63, 4.0, 8.6, 12.5, 7.0],
-  ['whiteOak', 'White oak', 'oak', 'table', 0.68, 5.6, 10.5, 12.3],
+  ['whiteOak', 'White oak', 'american white oak', 'table', 0.68, 5.6, 10.5, 12.3],
   ['birch', 'Birch', 'yellow birch', 'table', 0.62, 7.3, 9.5, 13.9],
-  ['poplar', 'Tulip poplar', 'yellow-poplar, tulipwood, whitewood', 'table', 0.42, 4.6, 8.2, 10.9, 3.4],
+  ['poplar', 'Tulip poplar', 'yellow-poplar, tulip tree, whitewood', 'table', 0.42, 4.6, 8.2, 10.9, 3.4],
   ['mahogany', 'Mahogany', 'honduras mahogany, genuine mahogany', 'table', 0.45, 3.0, 4.1, 10.3],
   ['teak', 'Teak', 'burmese teak', 'table', 0.55, 2.5, 5.8, 10.7],
   ['ash', 'Ash', 'white ash', 'memory', 0.6, 4.9, 7.8, 12.0, 8.0],
@@ -64,13 +69,35 @@ const HARDWOODS: Row[] = [
   ['sweetgum', 'Sweetgum', 'red gum, satin walnut', 'memory', 0.52, 5.3, 10.2, 11.3],
   ['sycamore', 'Sycamore', 'american plane', 'memory', 0.49, 5.0, 8.4, 9.8],
   ['hackberry', 'Hackberry', '', 'memory', 0.53, 4.8, 8.9, 8.2],
+  ['europeanOak', 'European oak', 'english oak, french oak', 'memory', 0.62, 4.7, 8.4, 10.6],
+  ['ebony', 'Ebony', 'gaboon ebony, african ebony', 'memory', 0.96, 8.3, 10.8, 16.9],
+  ['satinwood', 'Satinwood', 'east indian satinwood, ceylon satinwood', 'memory', 0.87, 6.0, 7.0, 13.6],
+  [
+    'bandingTulipwood',
+    'Tulipwood (banding wood)',
+    'brazilian tulipwood, pinkwood',
+    'density',
+    0.85,
+    0,
+    0,
+    13.0,
+  ],
   ['blackTupelo', 'Tupelo', 'black gum', 'memory', 0.5, 5.1, 8.7, 8.3],
 ];
 
 const SOFTWOODS: Row[] = [
   ['pine', 'Pine', 'eastern white pine, white pine, deal', 'memory', 0.35, 2.1, 6.1, 8.5, 3.0],
-  ['ponderosa', 'Ponderosa pine', 'yellow pine', 'memory', 0.4, 3.9, 6.2, 8.9],
-  ['longleaf', 'Longleaf pine', 'pitch pine, heart pine', 'memory', 0.59, 5.1, 7.5, 13.7],
+  ['ponderosa', 'Ponderosa pine', 'western yellow pine', 'memory', 0.4, 3.9, 6.2, 8.9],
+  [
+    'longleaf',
+    'Longleaf pine',
+    'pitch pine, heart pine, southern yellow pine',
+    'memory',
+    0.59,
+    5.1,
+    7.5,
+    13.7,
+  ],
   ['douglasFir', 'Douglas fir', 'oregon pine', 'memory', 0.48, 4.8, 7.6, 13.4],
   ['spruce', 'Spruce', 'sitka spruce', 'memory', 0.4, 4.3, 7.5, 10.8],
   ['redcedar', 'Western red cedar', '', 'memory', 0.32, 2.4, 5.0, 7.7],
@@ -82,40 +109,47 @@ const SOFTWOODS: Row[] = [
 const COMMON = new Set(['walnut', 'cherry', 'maple', 'redOak', 'whiteOak', 'birch', 'poplar', 'mahogany', 'teak', 'ash', 'beech', 'sapele', 'rosewood', 'elm', 'pine']); // prettier-ignore
 const HANDBOOK = 'Wood Handbook (Forest Products Laboratory)';
 
-function speciesOf([
-  id,
-  name,
-  aliases,
-  known,
-  gravity,
-  radial,
-  tangential,
-  stiffness,
-  crushing,
-]: Row): Species {
-  const from = (value: number, table: string): Sourced =>
-    sourced(
-      value,
-      known === 'table'
-        ? published(HANDBOOK, `${table}, written down from memory`)
-        : memory(`${HANDBOOK}, ${table}`),
-    );
-  const strength = 'Tables 5-3 to 5-5, 12 % moisture';
-  const shrinkage = 'Tables 4-3 and 4-4';
-  return {
-    id,
-    name,
-    aliases: aliases === '' ? [] : aliases.split(', '),
-    common: COMMON.has(id),
-    specificGravity: from(gravity, strength),
-    radialPercent: from(radial, shrinkage),
-    tangentialPercent: from(tangential, shrinkage),
-    stiffnessGPa: from(stiffness, strength),
-    ...(crushing === undefined ? {} : { crushingMPa: from(crushing, strength) }),
+const speciesOf =
+  (softwood: boolean) =>
+  ([id, name, aliases, known, gravity, radial, tangential, stiffness, crushing]: Row): Species => {
+    const from = (value: number, table: string): Sourced =>
+      sourced(
+        value,
+        known === 'table'
+          ? published(HANDBOOK, `${table}, written down from memory`)
+          : memory(
+              known === 'memory'
+                ? `${HANDBOOK}, ${table}`
+                : `${table} of ${name.toLowerCase()}; little is known of it`,
+            ),
+      );
+    const strength = 'Tables 5-3 to 5-5, 12 % moisture';
+    const shrinkage = 'Tables 4-3 and 4-4';
+    const byDensity = shrinkageByDensity(gravity);
+    return {
+      id,
+      name,
+      softwood,
+      aliases: aliases === '' ? [] : aliases.split(', '),
+      common: COMMON.has(id),
+      specificGravity: from(gravity, strength),
+      radialPercent:
+        known === 'density'
+          ? sourced(byDensity.radialPercent, DENSITY_SHRINKAGE_SOURCE)
+          : from(radial, shrinkage),
+      tangentialPercent:
+        known === 'density'
+          ? sourced(byDensity.tangentialPercent, DENSITY_SHRINKAGE_SOURCE)
+          : from(tangential, shrinkage),
+      stiffnessGPa: from(stiffness, strength),
+      ...(crushing === undefined ? {} : { crushingMPa: from(crushing, strength) }),
+    };
   };
-}
 
-export const SPECIES: readonly Species[] = [...HARDWOODS, ...SOFTWOODS].map(speciesOf);
+export const SPECIES: readonly Species[] = [
+  ...HARDWOODS.map(speciesOf(false)),
+  ...SOFTWOODS.map(speciesOf(true)),
+];
 
 /** @throws RangeError when the species is not in the table */
 export function speciesById(id: string): Species {
@@ -124,16 +158,41 @@ export function speciesById(id: string): Species {
   return found;
 }
 
+/** Trade names that go for several woods, which differ too much for one to be taken silently. */
+const SEVERAL: Readonly<Record<string, readonly string[]>> = {
+  oak: ['redOak', 'whiteOak', 'europeanOak'],
+  'yellow pine': ['longleaf', 'ponderosa'],
+  tulipwood: ['bandingTulipwood', 'poplar'],
+  cedar: ['redcedar', 'aromaticCedar'],
+};
+
+/** The woods that a trade name may mean, when it means more than one. */
+export const woodsCalled = (name: string): readonly Species[] =>
+  (SEVERAL[name.trim().toLowerCase()] ?? []).map(speciesById);
+
+/**
+ * The wood meant by an id, a name or a trade name, in any letters; nothing when it is in no table.
+ *
+ * @throws RangeError for a trade name of several woods; it names them
+ */
+export function findSpecies(name: string): Species | undefined {
+  const wanted = name.trim().toLowerCase();
+  const several = woodsCalled(name);
+  if (several.length > 0) {
+    throw new RangeError(
+      `“${name.slice(0, 60)}” may be ${several.map((s) => s.name.toLowerCase()).join(' or ')}. Say which.`,
+    );
+  }
+  return SPECIES.find((s) => s.id === name || s.name.toLowerCase() === wanted || s.aliases.includes(wanted));
+}
+
 /**
  * The wood meant by an id, a name or a trade name, in any letters.
  *
- * @throws RangeError when the name is in no table; it names what is nearest at hand to do
+ * @throws RangeError when the name is in no table, and for a trade name of several woods; it says what to do
  */
 export function speciesByName(name: string): Species {
-  const wanted = name.trim().toLowerCase();
-  const found = SPECIES.find(
-    (s) => s.id === name || s.name.toLowerCase() === wanted || s.aliases.includes(wanted),
-  );
+  const found = findSpecies(name);
   if (!found) {
     throw new RangeError(
       `The wood “${name.slice(0, 60)}” is not in the table. Give the name of a wood of like density, or its shrinkage.`,

@@ -1,7 +1,7 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { PHASE_SOURCE, PHASES, phaseLabel } from '@/core/bench';
+import { PHASE_SOURCE, PHASES, phaseLabel } from '@/core/catalogue';
 import { CAUTIONS } from '@/core/safety';
 import { describeSource } from '@/core/sources';
 import { formatMinutes } from '@/core/units';

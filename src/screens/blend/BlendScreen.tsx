@@ -1,13 +1,17 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { blendPlan, LAYER_MODEL, UNSEEN_FROM_A_STEP_BACK } from '@/core/colour';
-import { methodById } from '@/core/method';
+import { methodById } from '@/core/catalogue';
 import { EDGE_FACTOR, GRITS, LEAST_LEFT_MM, SCRATCH_SHARE } from '@/core/sanding';
 import { describeSource } from '@/core/sources';
 import { formatMinutes } from '@/core/units';
 import { useOne } from '@/records';
 import { Button, Figure, Notice, Progress, Row, Section, Text } from '@/ui';
-import { sandingOf } from '../shared/derive';
+import { BLEND_DEEDS } from '@/core/bench';
+import { cautionsFor } from '@/core/safety';
+import { Cautions } from '../shared/Cautions';
+import { linksOfChain } from '../shared/deciding';
+import { sandingOf, surfaceRisk } from '../shared/derive';
 import { attempt, damageLabel } from '../shared/surveying';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -22,13 +26,13 @@ import { VeneerLeft } from './VeneerLeft';
 export function BlendScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = useDamageView(id);
-  const { damage, face, piece, onFace, treated, method } = view;
+  const { damage, face, piece, onFace, treated, chain } = view;
   const old = useOldTones(damage, face, onFace);
   const stockTones = useStockTones();
   const veneer = useOne('veneer', damage?.body.patch.veneerId).record;
   const { length } = useUnits();
   if (!damage || !piece || !treated) return <Missing what="This damage" loading={view.loading} />;
-  const isPatch = method !== undefined && methodById(method).family === 'patch';
+  const isPatch = chain !== undefined && linksOfChain(chain).some((m) => methodById(m).family === 'patch');
   const painted = treated.school === 'paint' || treated.goal === 'paint';
   const bare = stockTones.tones.get(veneer?.id ?? '');
   const oldTones = old.tones;
@@ -38,6 +42,7 @@ export function BlendScreen() {
       : undefined;
   const sanding = face ? sandingOf(treated, face.body, isPatch ? veneer?.body : undefined) : undefined;
   const blend = plan?.ok ? plan.value : undefined;
+  const surface = surfaceRisk(piece.body, face?.body);
   return (
     <Page
       title="Blend"
@@ -120,6 +125,7 @@ export function BlendScreen() {
             {blend.steps.map((s, i) => (
               <View key={s.id} style={{ gap: 8 }}>
                 <Text kind="subheading">{`${i + 1}. ${s.title}`}</Text>
+                <Cautions ids={cautionsFor(BLEND_DEEDS[s.id], surface)} title="Before this layer" />
                 {s.before && s.after ? (
                   <View style={{ flexDirection: 'row', gap: 8 }}>
                     <Tone lab={s.before} label="Before" />
@@ -143,7 +149,7 @@ export function BlendScreen() {
                 ) : null}
                 <Row
                   title="Wait before the next layer"
-                  detail={s.scuffGrit ? `Then scuff with ${s.scuffGrit.value}` : 'No scuffing'}
+                  detail={s.scuffGrit ? `Then scuff with ${s.scuffGrit.value} (ISO 6344)` : 'No scuffing'}
                   value={formatMinutes(s.waitMin.value)}
                   source={describeSource(s.waitMin.source)}
                   last
@@ -158,20 +164,21 @@ export function BlendScreen() {
           title="Sanding budget"
           help={isPatch && veneer ? 'For the patch, after it is glued.' : 'For the face.'}
         >
+          <Cautions ids={cautionsFor(['sand'], surface)} title="Before you sand" />
           {sanding.ok ? (
             <>
               <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
                 <Figure
                   label="Start with"
-                  value={String(sanding.value.startGrit)}
-                  unit="grit"
-                  source="Common practice: no coarser than 150 on thin veneer."
+                  value={`P${sanding.value.startGrit}`}
+                  unit="ISO 6344"
+                  source="Common practice: no coarser than P150 on thin veneer."
                 />
                 <Figure
                   label="End with"
-                  value={String(sanding.value.endGrit)}
-                  unit="grit"
-                  source="Common practice: 180 to 220 before colour."
+                  value={`P${sanding.value.endGrit}`}
+                  unit="ISO 6344"
+                  source="Common practice: P180 to P220 before colour."
                 />
                 <Figure
                   label="Veneer left"
@@ -196,7 +203,7 @@ export function BlendScreen() {
                 {sanding.value.steps.map((s) => (
                   <Row
                     key={s.grit}
-                    title={`Grit ${s.grit}`}
+                    title={`P${s.grit}`}
                     detail={`${length(s.leftMm)} left after it`}
                     value={`−${s.removedMm.toFixed(3)} mm`}
                   />

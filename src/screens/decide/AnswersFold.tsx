@@ -73,7 +73,7 @@ export function AnswersFold({
           />
         </Notice>
       ) : null}
-      {questionsFor(kind).map((q) => (
+      {questionsFor(kind, answers).map((q) => (
         <AnswerChips
           key={q.fact}
           question={q}

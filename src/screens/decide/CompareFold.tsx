@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { CRITERIA, methodById, type Criterion, type MethodId, type RankedMethod, type Ranking } from '@/core/method'; // prettier-ignore
+import { CRITERIA, distanceWords, type Criterion, type RankedMethod, type Ranking } from '@/core/method'; // prettier-ignore
+import { methodById, type MethodId } from '@/core/catalogue';
 import { Chips, Fold, Text, useTheme } from '@/ui';
 
 /** Any two of the methods, side by side: marks as bars, then what speaks for and against each. */
@@ -24,7 +25,9 @@ export function CompareFold({ ranking }: { ranking: Ranking }) {
         {[a, b].map((r, i) => (
           <View key={i} style={styles.half}>
             <Text kind="strong">{methodById(r.method).label}</Text>
-            <Text kind="figure">{String(r.score)}</Text>
+            <Text kind="quiet">
+              {r === ranked[0] ? 'First' : distanceWords(r.score, ranked[0]?.score ?? 0)}
+            </Text>
           </View>
         ))}
       </View>

@@ -2,10 +2,14 @@ import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { MOVING_KINDS, questionsFor } from '@/core/damage';
-import { methodById, SCHOOLS, type MaterialId, type MethodId } from '@/core/method';
+import { methodById, type MaterialId, type MethodId } from '@/core/catalogue';
+import { SCHOOLS } from '@/core/terms';
+import { chainWords, type ChainLink } from '@/core/method';
 import { changeShop, useShop, type Answers } from '@/records';
 import { Button, Chips, LitCard, Notice, Text, TextField } from '@/ui';
-import { rankingOf } from '../shared/deciding';
+import { linksOfChain, rankingOf } from '../shared/deciding';
+import { worksheetOf } from '../shared/worksheets';
+import { surfaceRisk } from '../shared/derive';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -19,17 +23,6 @@ import { CompareFold } from './CompareFold';
 import { RankingView } from './RankingView';
 import { SimilarFold } from './SimilarFold';
 import { WeightsFold } from './WeightsFold';
-
-/** Where a decided damage goes on. */
-function nextHref(damageId: string, pieceId: string, method: MethodId): string {
-  const { family, needs } = methodById(method);
-  if (family === 'reglue') return `/damage/${damageId}/press`;
-  if (family === 'patch') return `/damage/${damageId}/patch`;
-  const poured = family === 'fill' && needs.includes('epoxy');
-  return family === 'structure' || family === 'letIn' || poured
-    ? `/damage/${damageId}/joint`
-    : `/bench?piece=${pieceId}`;
-}
 
 /** The repair of a damage: ranked methods, what is still to be found out, and the user's choice. */
 export function DecideScreen() {
@@ -54,6 +47,22 @@ export function DecideScreen() {
   const answer = (next: Answers): void => change(damage, { answers: next });
   const first = ranking.ok ? ranking.value.ranked[0] : undefined;
   const choose = (method: MethodId): void => change(damage, { method });
+  const takeLink = (link: ChainLink, method: MethodId): void =>
+    change(damage, {
+      links: [...(damage.body.links ?? []).filter((m) => !link.options.includes(m)), method],
+    });
+  const taken = ranking.ok ? ranking.value.ranked.find((r) => r.method === chosen) : undefined;
+  const refused = ranking.ok ? ranking.value.excluded.find((e) => e.method === chosen) : undefined;
+  const chain = view.chain;
+  const sheets = (chain && chosen ? linksOfChain(chain) : []).flatMap((m) => {
+    const href = worksheetOf(damage.id, m, chosen ?? m);
+    return href ? [{ label: `Work out: ${methodById(m).label.toLowerCase()}`, href }] : [];
+  });
+  const worksheets =
+    sheets.length > 1
+      ? sheets
+      : [{ label: 'Work it out', href: sheets[0]?.href ?? `/bench?piece=${piece.id}` }];
+  const tonightCost = ranking.ok ? ranking.value.tonight : undefined;
   const buy = (materials: readonly MaterialId[]): void =>
     act(() => changeShop(record, { shopping: [...new Set([...(shop.shopping ?? []), ...materials])] }));
   const recommended = first ? methodById(first.method) : undefined;
@@ -87,16 +96,30 @@ export function DecideScreen() {
       {recommended && first ? (
         chosen ? (
           <LitCard
-            eyebrow={overridden ? 'Your choice, not the first recommendation' : 'Chosen'}
-            title={methodById(chosen).label}
+            eyebrow={
+              refused
+                ? 'Your choice, against the advice'
+                : overridden
+                  ? 'Your choice, not the first recommendation'
+                  : 'Chosen'
+            }
+            title={taken ? chainWords(taken.first, taken.method, taken.then) : methodById(chosen).label}
           >
             <Text>{methodById(chosen).how}</Text>
+            {refused?.because.map((b) => (
+              <Text key={b.rule} kind="quiet" tone="oxblood">
+                {`Against it: ${b.text}`}
+              </Text>
+            ))}
             <View style={styles.row}>
-              <Button
-                label="Work it out"
-                kind="main"
-                onPress={() => router.push(nextHref(damage.id, piece.id, chosen) as Href)}
-              />
+              {worksheets.map(({ label, href }, i) => (
+                <Button
+                  key={href}
+                  label={label}
+                  {...(i === 0 ? { kind: 'main' as const } : {})}
+                  onPress={() => router.push(href as Href)}
+                />
+              ))}
               {overridden ? (
                 <Button
                   label={`Go back to ${recommended.label.toLowerCase()}`}
@@ -106,8 +129,22 @@ export function DecideScreen() {
             </View>
           </LitCard>
         ) : (
-          <LitCard eyebrow="Recommended" title={recommended.label}>
+          <LitCard
+            eyebrow={
+              first.despite.length > 0
+                ? 'The least bad: everything has something against it'
+                : tonight
+                  ? 'What can be done tonight'
+                  : 'Recommended'
+            }
+            title={chainWords(first.first, first.method, first.then)}
+          >
             <Text>{recommended.how}</Text>
+            {first.links.map((l) => (
+              <Text key={l.method} kind="quiet" tone="lampText">
+                {l.reason.text}
+              </Text>
+            ))}
             {first.for.slice(0, 2).map((r) => (
               <Text key={r.rule} kind="quiet" tone="lampText">
                 {r.text}
@@ -122,9 +159,11 @@ export function DecideScreen() {
           </LitCard>
         )
       ) : null}
-      {overridden || chosen === 'leave' ? (
+      {overridden || refused || chosen === 'leave' ? (
         <TextField
-          label={chosen === 'leave' ? 'Why may it stay?' : 'Why this one?'}
+          label={
+            chosen === 'leave' ? 'Why may it stay?' : refused ? 'Why, against the advice?' : 'Why this one?'
+          }
           help="It goes into the report and the record."
           value={damage.body.methodReason}
           onChange={(methodReason) => change(damage, { methodReason })}
@@ -142,15 +181,24 @@ export function DecideScreen() {
           onChange={setTonight}
         />
       ) : null}
+      {tonightCost && first ? (
+        <Notice kind="rest" title="What tonight costs in looks">
+          {tonightCost.best === first.method
+            ? 'Nothing: it is what would be done with everything at hand.'
+            : `With everything at hand it would be ${methodById(tonightCost.best).label.toLowerCase()}, which hides ${tonightCost.bestLooks} of 5; this hides ${tonightCost.looks} of 5.${first.method === 'makeSafe' ? ' It only keeps what is there until the repair.' : ''}`}
+        </Notice>
+      ) : null}
       {ranking.ok ? (
         <RankingView
           ranking={ranking.value}
           onChoose={choose}
+          onLink={takeLink}
+          surface={surfaceRisk(piece.body, face?.body)}
           {...(chosen ? { chosen } : {})}
           listed={shop.shopping ?? []}
           onBuy={buy}
           answer={(q) => {
-            const question = questionsFor(kind).find((x) => x.fact === q.fact);
+            const question = questionsFor(kind, answers).find((x) => x.fact === q.fact);
             return question ? (
               <AnswerChips
                 question={question}

@@ -11,18 +11,18 @@ import {
   type DamageKind,
   type MarkTool,
 } from '@/core/damage';
+import { chainWords, rankMethods } from '@/core/method';
+import { methodById } from '@/core/catalogue';
 import {
   BUILDS,
   FINISH_GOALS,
   FINISHES_NOW,
-  methodById,
-  rankMethods,
   SCHOOLS,
   type Build,
   type FinishGoal,
   type FinishNow,
   type School,
-} from '@/core/method';
+} from '@/core/terms';
 import { createRecord, localNow, newDamage, newFace, newPiece, useShop, type Answers } from '@/records';
 import { Button, Chips, Fold, LengthField, LitCard, Notice, optionsOf, Text } from '@/ui';
 import { KindPicker } from '../shared/KindPicker';
@@ -191,7 +191,12 @@ export function QuickScreen() {
       }
     >
       {first ? (
-        <LitCard eyebrow="The repair" title={methodById(first.method).label}>
+        <LitCard
+          eyebrow={
+            first.despite.length > 0 ? 'The least bad: everything has something against it' : 'The repair'
+          }
+          title={chainWords(first.first, first.method, first.then)}
+        >
           <Text>{methodById(first.method).how}</Text>
           <Button label="Keep this" kind="main" onPress={keep} />
         </LitCard>
@@ -199,8 +204,9 @@ export function QuickScreen() {
       {ranking.ok ? (
         <RankingView
           ranking={ranking.value}
+          surface={{ finishNow, species }}
           answer={(q) => {
-            const question = questionsFor(kind).find((x) => x.fact === q.fact);
+            const question = questionsFor(kind, answers).find((x) => x.fact === q.fact);
             return question ? (
               <AnswerChips
                 question={question}

@@ -1,16 +1,19 @@
 import { StyleSheet, View } from 'react-native';
-import type { AdhesiveId } from '@/core/adhesive';
 import {
-  materialWords,
-  methodById,
-  type MaterialId,
-  type MethodId,
+  chainWords,
+  CRITERIA,
+  distanceWords,
+  type Ban,
+  type ChainLink,
+  type Criterion,
   type RankedMethod,
   type Ranking,
-  type Reason,
 } from '@/core/method';
-import { CAUTIONS, cautionsFor } from '@/core/safety';
+import { materialWords, methodById, type MaterialId, type MethodId } from '@/core/catalogue';
+import { cautionsOf, type RiskySurface } from '@/core/safety';
 import { Button, Fold, Notice, Text, useTheme } from '@/ui';
+import { Cautions } from '../shared/Cautions';
+import { ChainList } from './ChainList';
 
 function Reasons({
   title,
@@ -18,7 +21,7 @@ function Reasons({
   sign,
 }: {
   title: string;
-  reasons: readonly Reason[];
+  reasons: readonly Ban[];
   sign: '+' | '−' | '×';
 }) {
   if (reasons.length === 0) return null;
@@ -32,23 +35,12 @@ function Reasons({
           </Text>
           <View style={styles.text}>
             <Text>{r.text}</Text>
+            {r.lift ? <Text kind="quiet">{`It would not stand in the way if ${r.lift}.`}</Text> : null}
             <Text kind="label">{r.source}</Text>
           </View>
         </View>
       ))}
     </View>
-  );
-}
-
-export function Cautions({ method, glue }: { method: MethodId; glue?: AdhesiveId }) {
-  return (
-    <Notice kind="stop" title="Before you begin">
-      <View style={styles.reasons}>
-        {cautionsFor(method, glue).map((c) => (
-          <Text key={c}>{CAUTIONS[c]}</Text>
-        ))}
-      </View>
-    </Notice>
   );
 }
 
@@ -90,8 +82,10 @@ function MethodBody({
   chooseLabel,
   listed,
   onBuy,
+  onLink,
 }: {
   ranked: RankedMethod;
+  onLink?: Props['onLink'];
   onChoose?: (m: MethodId) => void;
   chosen?: MethodId;
   chooseLabel: string;
@@ -102,6 +96,15 @@ function MethodBody({
   return (
     <View style={styles.body}>
       <Text>{method.how}</Text>
+      <ChainList chain={ranked} {...(onLink ? { onLink } : {})} />
+      {ranked.despite.length > 0 ? (
+        <Notice kind="stop" title="The least bad answer">
+          <View style={styles.reasons}>
+            <Text>Every repair has something against it that rules it out. This one has the least.</Text>
+            <Reasons title="What forbids it" reasons={ranked.despite} sign="×" />
+          </View>
+        </Notice>
+      ) : null}
       <Missing missing={ranked.missing} listed={listed} {...(onBuy ? { onBuy } : {})} />
       <Reasons title="Speaks for it" reasons={ranked.for} sign="+" />
       <Reasons title="Speaks against it" reasons={ranked.against} sign="−" />
@@ -120,6 +123,10 @@ type Props = {
   ranking: Ranking;
   chosen?: MethodId;
   onChoose?: (method: MethodId) => void;
+  /** Takes another method where a chain could go on in several ways. */
+  onLink?: (link: ChainLink, method: MethodId) => void;
+  /** What the cautions ask of the surface. */
+  surface?: RiskySurface;
   /** What is on the shopping list, and how more gets there. */
   listed?: readonly MaterialId[];
   onBuy?: (materials: readonly MaterialId[]) => void;
@@ -127,20 +134,68 @@ type Props = {
   answer?: (question: Ranking['questions'][number]) => React.ReactNode;
 };
 
+/** Where a method stands: its order and distance in words, and a bar of each mark that counts. */
+function Standing({
+  ranked,
+  first,
+  weights,
+}: {
+  ranked: RankedMethod;
+  first: RankedMethod;
+  weights: boolean;
+}) {
+  const theme = useTheme();
+  const criteria = (Object.keys(CRITERIA) as Criterion[]).filter((c) => ranked.criteria[c] !== undefined);
+  return (
+    <View style={styles.reasons}>
+      <Text kind="quiet">
+        {weights
+          ? 'First. Marks of the whole repair, out of five:'
+          : `${distanceWords(ranked.score, first.score)}.`}
+      </Text>
+      <View style={styles.marks}>
+        {criteria.map((c) => (
+          <View
+            key={c}
+            style={styles.mark}
+            role="img"
+            aria-label={`${CRITERIA[c]}: ${ranked.criteria[c] ?? 0} of 5`}
+          >
+            <Text kind="label">{CRITERIA[c]}</Text>
+            <View style={[styles.track, { backgroundColor: theme.line }]}>
+              <View
+                style={{
+                  height: 8,
+                  width: `${20 * (ranked.criteria[c] ?? 0)}%`,
+                  backgroundColor: weights ? theme.lampEdge : theme.verdigris,
+                }}
+              />
+            </View>
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}
+
 /** The ranking with everything that speaks for, against, or rules out. */
-export function RankingView({ ranking, chosen, onChoose, answer, listed = [], onBuy }: Props) {
+export function RankingView({
+  ranking,
+  chosen,
+  onChoose,
+  onLink,
+  surface,
+  answer,
+  listed = [],
+  onBuy,
+}: Props) {
   const theme = useTheme();
   const [first, ...rest] = ranking.ranked;
   // Repairs that are made for quite other damages would only bury the reasons that count.
   const setAside = ranking.excluded.filter((e) => e.because.some((b) => b.rule !== 'kind'));
-  const most = Math.max(1, ...ranking.ranked.map((r) => r.score));
-  if (!first) {
-    return (
-      <Notice kind="stop" title="Every method is ruled out">
-        The reasons stand below. Check the answers; the core or the glue line may have to be seen to first.
-      </Notice>
-    );
-  }
+  if (!first) return null;
+  const said = ranking.ranked.find((r) => r.method === chosen) ?? first;
+  const methods = chosen && said.method !== chosen ? [chosen] : [...said.first, said.method, ...said.then];
   return (
     <View style={styles.list}>
       {ranking.questions.slice(0, 1).map((q) => (
@@ -166,32 +221,22 @@ export function RankingView({ ranking, chosen, onChoose, answer, listed = [], on
             .join(' ')}`}
         </Text>
       ) : null}
-      <Cautions method={chosen ?? first.method} />
+      <Cautions ids={cautionsOf(methods, surface)} />
       <View>
         {[first, ...rest].map((r, i) => (
           <Fold
             // A method that comes first by an answer opens; the one that was first closes.
             key={`${r.method} ${i === 0}`}
             open={i === 0}
-            title={`${i + 1}. ${methodById(r.method).label}${chosen === r.method ? ' (chosen)' : r.missing.length > 0 ? ' (not in stock)' : ''}`}
+            title={`${i + 1}. ${chainWords(r.first, r.method, r.then)}${chosen === r.method ? ' (chosen)' : r.missing.length > 0 ? ' (not in stock)' : ''}`}
           >
-            <View style={styles.scale} role="img" aria-label={`Score ${r.score}`}>
-              <View style={[styles.track, { backgroundColor: theme.line }]}>
-                <View
-                  style={{
-                    height: 8,
-                    width: `${Math.max(2, (100 * r.score) / most)}%`,
-                    backgroundColor: i === 0 ? theme.lampEdge : theme.verdigris,
-                  }}
-                />
-              </View>
-              <Text kind="number">{r.score}</Text>
-            </View>
+            <Standing ranked={r} first={first} weights={i === 0} />
             <MethodBody
               ranked={r}
               chooseLabel="Choose this"
               listed={listed}
               {...(onBuy ? { onBuy } : {})}
+              {...(onLink ? { onLink } : {})}
               {...(onChoose ? { onChoose } : {})}
               {...(chosen ? { chosen } : {})}
             />
@@ -205,6 +250,14 @@ export function RankingView({ ranking, chosen, onChoose, answer, listed = [], on
             <View key={e.method}>
               <Text kind="strong">{methodById(e.method).label}</Text>
               <Reasons title="Ruled out" reasons={e.because} sign="×" />
+              {onChoose && chosen !== e.method ? (
+                <Button
+                  label="Choose it all the same"
+                  name={`Choose it all the same: ${methodById(e.method).label}`}
+                  kind="quiet"
+                  onPress={() => onChoose(e.method)}
+                />
+              ) : null}
             </View>
           ))}
         </Fold>
@@ -221,6 +274,7 @@ const styles = StyleSheet.create({
   reason: { flexDirection: 'row', gap: 8 },
   sign: { width: 18, textAlign: 'center' },
   text: { flex: 1 },
-  scale: { flexDirection: 'row', alignItems: 'center', gap: 12 },
-  track: { flex: 1, height: 8, borderRadius: 4, overflow: 'hidden' },
+  marks: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 16, rowGap: 6 },
+  mark: { width: 140, gap: 2 },
+  track: { height: 8, borderRadius: 4, overflow: 'hidden' },
 });

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { kindInfo } from '@/core/damage';
-import { methodById, type MethodId } from '@/core/method';
+import { methodById, type MethodId } from '@/core/catalogue';
 import { changeRecord, type Stored } from '@/records';
 import { Button, Fold, Text, useSay } from '@/ui';
 import { useAct } from '../shared/useAct';

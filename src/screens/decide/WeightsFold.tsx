@@ -1,5 +1,6 @@
 import { StyleSheet, View } from 'react-native';
-import { CRITERIA, MOST_WEIGHT, SCHOOL_WEIGHTS, SCHOOLS, type Criterion, type School } from '@/core/method';
+import { CRITERIA, MOST_WEIGHT, SCHOOL_WEIGHTS, type Criterion } from '@/core/method';
+import { SCHOOLS, type School } from '@/core/terms';
 import { changeShop, useShop } from '@/records';
 import { Button, Fold, Stepper, Text } from '@/ui';
 import { useAct } from '../shared/useAct';

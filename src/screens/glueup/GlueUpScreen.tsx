@@ -6,7 +6,10 @@ import { bigTime, glueClock, type GlueClock, type Stages } from '@/core/glueup';
 import { formatMinutes, formatSmall } from '@/core/units';
 import { createRecord, localNow, type Stored } from '@/records';
 import { Button, CheckChips, Notice, Text, useTheme } from '@/ui';
-import { pressPlan, type PressPlan } from '../shared/derive';
+import type { MethodId } from '@/core/catalogue';
+import { cautionsOf, type CautionId } from '@/core/safety';
+import { Cautions } from '../shared/Cautions';
+import { pressPlan, surfaceRisk, type PressPlan } from '../shared/derive';
 import { stagesOf } from '../shared/stages';
 import { Missing } from '../shared/Missing';
 import { damageLabel, surveyed } from '../shared/surveying';
@@ -31,13 +34,15 @@ function useNow(): number {
 
 /** The glue is out: large figures, what must happen by when, and nothing else. */
 export function GlueUpScreen() {
-  const { id } = useLocalSearchParams<{ id: string }>();
-  const view = useDamageView(id);
-  const { damage, face, piece, treated, method, shop } = view;
+  const { id, link } = useLocalSearchParams<{ id: string; link?: string }>();
+  const view = useDamageView(id, link);
+  const { damage, face, piece, treated, method, chain, shop } = view;
   if (!damage || !piece || !treated || !face || !method)
     return <Missing what="This repair" loading={view.loading} />;
   const survey = surveyed(damage.body, face.body);
-  const result = survey.ok ? pressPlan(treated, method, damage.body, survey.value, shop) : survey;
+  const result = survey.ok
+    ? pressPlan(treated, method, { ...damage.body, glue: view.glue }, survey.value, shop)
+    : survey;
   if (!result.ok || !result.value.times.ok) {
     const times = result.ok ? result.value.times : undefined;
     return (
@@ -49,17 +54,34 @@ export function GlueUpScreen() {
       </Shell>
     );
   }
-  return <Running damage={damage} pieceId={piece.id} plan={result.value} times={result.value.times.value} />;
+  return (
+    <Running
+      damage={damage}
+      pieceId={piece.id}
+      method={method}
+      main={chain?.method ?? method}
+      cautions={cautionsOf([method], surfaceRisk(piece.body, face.body), result.value.adhesive.id)}
+      plan={result.value}
+      times={result.value.times.value}
+    />
+  );
 }
 
 function Running({
   damage,
   pieceId,
+  method,
+  main,
+  cautions,
   plan,
   times,
 }: {
   damage: Stored<'damage'>;
   pieceId: string;
+  method: MethodId;
+  /** The method that was chosen, of whose chain this is a link. */
+  main: MethodId;
+  cautions: readonly CautionId[];
   plan: PressPlan;
   times: { openMin: number; clampMin: number; workableMin: number };
 }) {
@@ -68,11 +90,14 @@ function Running({
   const now = useNow();
   const stages = stagesOf(plan);
   const count = stages?.stages.length ?? 1;
-  const running = damage.body.glueUp;
+  // A damage may be glued twice in its chain; the clock belongs to the link it was started on.
+  const { glueUp } = damage.body;
+  const running = glueUp && (glueUp.method ?? main) === method ? glueUp : undefined;
+  const task = `${damage.id}/${method === main ? '' : `${method}.`}`;
   useLitScreen(running !== undefined && running.clampedAt === undefined);
   const clock = running ? glueClock(running, times, now) : undefined;
   useSignals(clock);
-  const start = (stage: number): void => change(damage, { glueUp: { stage, startedAt: Date.now() } });
+  const start = (stage: number): void => change(damage, { glueUp: { stage, startedAt: Date.now(), method } });
   const clamped = (): void =>
     act(async () => {
       if (!running) return;
@@ -82,7 +107,7 @@ function Running({
       await createRecord('log', {
         pieceId,
         // The bench plan has one step for the whole; it is ticked when the last stage is clamped.
-        taskId: running.stage < count ? `${damage.id}/stage${running.stage}` : `${damage.id}/press`,
+        taskId: running.stage < count ? `${task}stage${running.stage}` : `${task}press`,
         title: `Glued and clamped: ${damageLabel(damage.body)}${count > 1 ? `, stage ${running.stage} of ${count}` : ''}`,
         doneAt: localNow(),
         actualMin: Math.round(minutes * 10) / 10,
@@ -99,7 +124,7 @@ function Running({
       title={`${damageLabel(damage.body)}${count > 1 ? `, stage ${running?.stage ?? 1} of ${count}` : ''}`}
     >
       {!running || !clock ? (
-        <Ready plan={plan} {...(stages ? { stages } : {})} onStart={() => start(1)} />
+        <Ready plan={plan} cautions={cautions} {...(stages ? { stages } : {})} onStart={() => start(1)} />
       ) : (
         <>
           <Clock clock={clock} />
@@ -212,7 +237,17 @@ function Moment({ label, value, note }: { label: string; value: string; note?: s
 }
 
 /** Everything within reach before the bottle is opened. */
-function Ready({ plan, stages, onStart }: { plan: PressPlan; stages?: Stages; onStart: () => void }) {
+function Ready({
+  plan,
+  cautions,
+  stages,
+  onStart,
+}: {
+  plan: PressPlan;
+  cautions: readonly CautionId[];
+  stages?: Stages;
+  onStart: () => void;
+}) {
   const { length } = useUnits();
   const [ticked, setTicked] = useState<string[]>([]);
   const { layout, placed, adhesive, mixes } = plan;
@@ -237,6 +272,7 @@ function Ready({ plan, stages, onStart }: { plan: PressPlan; stages?: Stages; on
   const left = list.length - ticked.length;
   return (
     <View style={styles.ready}>
+      <Cautions ids={cautions} />
       <Text kind="heading">Within reach before the glue is out</Text>
       <CheckChips
         label="Dry run"

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import {
+  adhesiveById,
   glueForVoid,
   hollowMm3,
   HOLLOW_SIZES,
@@ -11,7 +12,7 @@ import {
 } from '@/core/adhesive';
 import { describeSource } from '@/core/sources';
 import { formatSmall } from '@/core/units';
-import { Chips, Figure, Notice, Section } from '@/ui';
+import { Chips, Figure, Notice, Section, Text } from '@/ui';
 import { useKeptChoice, useKeptLength } from '../shared/kept';
 import { attempt } from '../shared/surveying';
 
@@ -47,14 +48,21 @@ export function HollowSection({
     diameter: diameterField,
     inner: innerField,
   };
+  // A glue that fills nothing is not worked out only to be refused: the one that fills is.
+  const filling = glue.fillsGaps ? glue : adhesiveById('epoxy');
   const result = attempt(() => {
     const mm3 = hollowMm3(shape, { length, width, depth, diameter, inner });
-    return { mm3, quantity: glueForVoid(glue, mm3) };
+    return { mm3, quantity: glueForVoid(filling, mm3) };
   });
   // A film between two walls does not heat itself; a pool does.
-  const pours = shape === 'bored' || shape === 'scoop' ? poursFor(glue.id, depth) : undefined;
+  const pours = shape === 'bored' || shape === 'scoop' ? poursFor(filling.id, depth) : undefined;
   return (
     <Section title="Glue that fills a hollow" help={HOLLOWS[shape].help}>
+      {glue.fillsGaps ? null : (
+        <Text kind="quiet">
+          {`${glue.label} holds wood on wood and fills nothing. Where a hollow stays open, ${filling.label.toLowerCase()} fills it; these are its figures.`}
+        </Text>
+      )}
       <Chips
         label="Shape of the hollow"
         options={SHAPES.map((value) => ({ value, label: HOLLOWS[value].label }))}

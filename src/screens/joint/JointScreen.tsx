@@ -1,24 +1,19 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
-import {
-  ADHESIVES,
-  adhesiveById,
-  glueQuantity,
-  glueTimes,
-  suggestAdhesive,
-  type AdhesiveId,
-} from '@/core/adhesive';
+import { ADHESIVES, glueQuantity, type AdhesiveId } from '@/core/adhesive';
 import { DOWEL_SOURCE, dowelLayout, type DowelLayout } from '@/core/glueup';
-import { methodById, type MethodId } from '@/core/method';
+import { methodById, type MethodId } from '@/core/catalogue';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
 import { Button, Chips, Figure, Fold, fonts, materials, Notice, Row, Section, Text, useTheme } from '@/ui';
-import { Cautions } from '../decide/RankingView';
+import { cautionsOf } from '@/core/safety';
+import { Cautions } from '../shared/Cautions';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { COMMON_BOARD_MM } from '@/core/stack';
+import { gluing, surfaceRisk } from '../shared/derive';
 import { attempt, damageLabel, surveyed, type Surveyed } from '../shared/surveying';
 import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useAct';
@@ -30,26 +25,23 @@ import { Bending, Pilot } from './sums';
 import { WayInSection } from './WayInSection';
 
 /** Methods whose glue may have to fill what the wood has lost. */
-const FILLING: readonly MethodId[] = ['injectJoint', 'glueSplit', 'screwSplit', 'epoxyFill', 'epoxyCap'];
+const FILLING: readonly MethodId[] = ['injectJoint', 'glueSplit', 'screwSplit', 'epoxyJoint', 'epoxyFill', 'epoxyCap', 'buildUpCore', 'hardenCore']; // prettier-ignore
 
 /** Splits, joints, let-in pieces and new parts: glue, sequence, and the sizes that go with the method. */
 export function JointScreen() {
-  const { id } = useLocalSearchParams<{ id: string }>();
-  const view = useDamageView(id);
+  const { id, link } = useLocalSearchParams<{ id: string; link?: string }>();
+  const view = useDamageView(id, link);
   const change = useChange();
   const { damage, face, piece, onFace, method, treated, shop } = view;
   if (!damage || !piece || !treated || !method) return <Missing what="This damage" loading={view.loading} />;
   const survey = surveyed(damage.body, face?.body);
-  const suggested = suggestAdhesive(method, treated.school);
-  const glueId: AdhesiveId = damage.body.glue.adhesive ?? suggested.id;
-  const glue = adhesiveById(glueId, shop.glues?.[glueId]);
-  const boardMm = face?.body.boardMm ?? COMMON_BOARD_MM;
+  const { suggested, adhesive: glue, times } = gluing(treated, method, view.glue.adhesive, shop);
+  const glueId: AdhesiveId = glue.id;
+  const boardMm = face?.body.boardMm ?? COMMON_BOARD_MM.value;
   const sized = survey.ok ? survey.value : undefined;
-  const times = attempt(() => glueTimes(glue, shop.temperatureC));
   const faces = 2 * jointAreaMm2(sized, boardMm, damage.body.answers.depthMm);
-  const isFill = methodById(method).family === 'fill';
-  const forced =
-    damage.body.answers.closesByHand === false && ['glueSplit', 'screwSplit', 'dowelJoint'].includes(method);
+  const isFill = ['fill', 'core'].includes(methodById(method).family);
+  const forced = damage.body.answers.closesByHand === false && ['glueSplit', 'screwSplit'].includes(method);
   return (
     <Page
       title={methodById(method).label}
@@ -121,7 +113,7 @@ export function JointScreen() {
           label="Glue"
           options={ADHESIVES.map((a) => ({ value: a.id, label: a.label }))}
           value={glueId}
-          onChange={(adhesive) => change(damage, { glue: { ...damage.body.glue, adhesive } })}
+          onChange={(adhesive) => change(damage, view.keepGlue({ ...view.glue, adhesive }))}
         />
       </Fold>
       {method === 'glueSplit' && sized ? (
@@ -145,7 +137,7 @@ export function JointScreen() {
           />
         ) : null}
       </KeepFigures>
-      <Cautions method={method} glue={glueId} />
+      <Cautions ids={cautionsOf([method], surfaceRisk(piece.body, face?.body), glueId)} />
       <Button
         label="Open the bench plan"
         kind="main"

@@ -1,7 +1,7 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { G, Polygon as SvgPolygon } from 'react-native-svg';
-import { methodById } from '@/core/method';
+import { methodById } from '@/core/catalogue';
 import { patchSheet, toSvg } from '@/core/print';
 import { describeSource } from '@/core/sources';
 import {
@@ -30,7 +30,7 @@ import {
   Text,
   useTheme,
 } from '@/ui';
-import { patchFor } from '../shared/derive';
+import { patchFor, surfaceRisk } from '../shared/derive';
 import { attempt, damageLabel, surveyed } from '../shared/surveying';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
@@ -39,6 +39,8 @@ import { download, downloadPdf, fileName } from '../shared/print';
 import { Tone, PhotoSwatch } from '../shared/Swatch';
 import { TrailList } from '../shared/Trail';
 import { useAct, useChange } from '../shared/useAct';
+import { cautionsOf } from '@/core/safety';
+import { Cautions } from '../shared/Cautions';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { useOldTones, useStockTones } from '../shared/useWorkshop';
@@ -47,8 +49,8 @@ const SLANT = { least: 15, most: 75 };
 
 /** The patch on its face, and the veneer of the stock to cut it from. */
 export function PatchScreen() {
-  const { id } = useLocalSearchParams<{ id: string }>();
-  const view = useDamageView(id);
+  const { id, link } = useLocalSearchParams<{ id: string; link?: string }>();
+  const view = useDamageView(id, link, ['patch']);
   const { shop } = useShop();
   const stock = useList('veneer');
   const stockTones = useStockTones();
@@ -66,7 +68,7 @@ export function PatchScreen() {
   };
   const survey = surveyed(damage.body, face?.body);
   const isPatch = method !== undefined && methodById(method).family === 'patch';
-  if (!survey.ok || !face || !isPatch) {
+  if (!survey.ok || !face || !method || !isPatch) {
     return (
       <Page {...frame}>
         <Notice kind="rest" title="No patch here">
@@ -241,6 +243,14 @@ export function PatchScreen() {
           </View>
         ) : null}
       </Section>
+      <Cautions
+        ids={cautionsOf([method], {
+          ...surfaceRisk(piece.body, face.body),
+          // The wood that is bought is the veneer's own, where one is chosen.
+          species: chosen?.body.species ?? face.body.species,
+        })}
+        title="Before you cut"
+      />
       {patch ? (
         <Section title="Print it at full size" help="Measure the 100 mm bar on the print before you cut.">
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>

@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { SCHOOLS } from '@/core/method';
+import { SCHOOLS } from '@/core/terms';
 import { createRecord, localNow, newPiece, useList, type Stored } from '@/records';
 import { Button, LitCard, Notice, Section, Text } from '@/ui';
 import { trailOf } from '../shared/nextStep';

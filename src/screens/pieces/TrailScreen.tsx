@@ -1,6 +1,6 @@
 import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { View } from 'react-native';
-import { SCHOOLS } from '@/core/method';
+import { SCHOOLS } from '@/core/terms';
 import type { Stored } from '@/records';
 import { Button, LitCard, Section, Text } from '@/ui';
 import { damageLabel } from '../shared/surveying';
@@ -96,6 +96,11 @@ export function TrailScreen() {
             title="Condition report"
             detail="Score, map of every face, the worst first"
             value={damages.length > 0 ? `${conditionFor(damages, faces).score}/100` : ''}
+          />
+          <LinkRow
+            href={`/piece/${piece.id}/ways`}
+            title="Where the trade disagrees"
+            detail="Both ways with their reasons, and what this plan takes"
           />
           <LinkRow
             href={`/piece/${piece.id}/parts`}

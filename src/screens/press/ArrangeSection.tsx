@@ -34,7 +34,7 @@ function arrangeInput(plan: PressPlan, { input, face }: FieldFrame, shop: Shop):
     platens: unique([plan.platenMm, ...(shop.platens ?? [])]).map((thicknessMm) => ({
       thicknessMm,
       modulusMPa: PLATEN_MODULUS.value,
-      poisson: PLATEN_POISSON,
+      poisson: PLATEN_POISSON.value,
     })),
     cauls: unique([plan.caul, ...(shop.cauls ?? [])]).map((c) => ({ ...c, modulusMPa: CAUL_MODULUS.value })),
     clamps: ownedClamps(shop).map(({ kind, count }) => ({

@@ -3,19 +3,20 @@ import { useState, type ComponentProps } from 'react';
 import { G } from 'react-native-svg';
 import { COMMON_BOARD_MM } from '@/core/stack';
 import { contains, distanceToBoundary } from '@/core/geometry';
-import { methodById, type MethodId } from '@/core/method';
+import { methodById, type MethodId } from '@/core/catalogue';
 import { placeOf } from '@/core/press';
 import { useShop, type GlueChoice, type Piece, type Shop, type Stored } from '@/records';
 import { Button, Notice } from '@/ui';
-import { Cautions } from '../decide/RankingView';
-import { pressPlan } from '../shared/derive';
+import { cautionsOf } from '@/core/safety';
+import { Cautions } from '../shared/Cautions';
+import { pressPlan, surfaceRisk } from '../shared/derive';
 import { damageLabel, surveyed, type Surveyed } from '../shared/surveying';
 import { FaceBoard, useDraft } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useAct';
-import { useDamageView } from '../shared/usePiece';
+import { useDamageView, type DamageView } from '../shared/usePiece';
 import { KeepFigures } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 import { ArrangeSection } from './ArrangeSection';
@@ -35,19 +36,22 @@ const FAR_MM = 50;
 
 /** Glue and press for one damage: how much of which glue, where the clamps go, for how long. */
 export function PressScreen() {
-  const { id } = useLocalSearchParams<{ id: string }>();
-  const view = useDamageView(id);
+  const { id, link } = useLocalSearchParams<{ id: string; link?: string }>();
+  const view = useDamageView(id, link, ['reglue', 'patch']);
   const { shop } = useShop();
   const { damage, face, piece, onFace, treated, method } = view;
   if (!damage || !piece || !treated) return <Missing what="This damage" loading={view.loading} />;
   const survey = surveyed(damage.body, face?.body);
   const frame = {
     title: 'Glue and press',
-    eyebrow: `${piece.body.name} · ${damageLabel(damage.body)}`,
+    eyebrow: `${piece.body.name} · ${damageLabel(damage.body)}${method ? ` · ${methodById(method).label.toLowerCase()}` : ''}`,
     back: { href: `/damage/${damage.id}/decide` as const, label: 'Decide' },
     list: <TrailList view={view} />,
   };
-  const glued = method !== undefined && ['reglue', 'patch'].includes(methodById(method).family);
+  const glued =
+    method !== undefined &&
+    ['reglue', 'patch'].includes(methodById(method).family) &&
+    methodById(method).steps.some((s) => s.glued);
   if (!survey.ok || !face || !method || !glued) {
     return (
       <Page {...frame}>
@@ -65,7 +69,12 @@ export function PressScreen() {
     );
   }
   return (
-    <PressPage {...{ damage, face, piece, onFace, treated, method, shop, frame }} survey={survey.value} />
+    <PressPage
+      {...{ damage, face, piece, onFace, treated, method, shop, frame }}
+      choice={view.glue}
+      keepGlue={view.keepGlue}
+      survey={survey.value}
+    />
   );
 }
 
@@ -76,22 +85,36 @@ type PageProps = {
   onFace: readonly Stored<'damage'>[];
   treated: Piece;
   method: MethodId;
+  choice: GlueChoice;
+  keepGlue: DamageView['keepGlue'];
   survey: Surveyed;
   shop: Shop;
   frame: Omit<ComponentProps<typeof Page>, 'children' | 'board'>;
 };
 
-function PressPage({ damage, face, piece, onFace, treated, method, survey, shop, frame }: PageProps) {
+function PressPage({
+  damage,
+  face,
+  piece,
+  onFace,
+  treated,
+  method,
+  choice,
+  keepGlue,
+  survey,
+  shop,
+  frame,
+}: PageProps) {
   const change = useChange();
   const { length, area, temperature } = useUnits();
   const [byHand, setByHand] = useState(false);
   // While something is dragged the plan follows it; it is kept when the finger lifts.
-  const glue = useDraft<GlueChoice>(damage.body.glue, (next) => change(damage, { glue: next }));
-  const { veneerMm, boardMm = COMMON_BOARD_MM } = face.body;
+  const glue = useDraft<GlueChoice>(choice, (next) => change(damage, keepGlue(next)));
+  const { veneerMm, boardMm = COMMON_BOARD_MM.value } = face.body;
   const layers = useDraft<Layers>({}, (next) => change(face, next));
-  const live = glue.value !== damage.body.glue || layers.value.boardMm !== undefined;
+  const live = glue.value !== choice || layers.value.boardMm !== undefined;
   const result = pressPlan(treated, method, { ...damage.body, glue: glue.value }, survey, shop);
-  const set = (patch: GlueChoice): void => change(damage, { glue: { ...damage.body.glue, ...patch } });
+  const set = (patch: GlueChoice): void => change(damage, keepGlue({ ...choice, ...patch }));
   const plan = result.ok ? result.value : undefined;
   const slitting = method === 'injectAndPress';
   const quiet = useQuietSlit(survey, face.body, slitting);
@@ -100,7 +123,7 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
   const asideMm = typeof moved === 'number' ? moved : (quiet?.asideMm ?? 0);
   const blister = plan && slitting ? blisterOf(plan, survey.grainDeg, asideMm) : undefined;
   // Cauls across the whole face have their clamps at its edges; the plan then shows those too.
-  const far = (damage.body.glue.placed?.clamps ?? [])
+  const far = (choice.placed?.clamps ?? [])
     .map((c) => c.at)
     .filter((at) => distanceToBoundary(at, survey.outline) > FAR_MM && !contains(survey.outline, at));
   const frameOfField = plan
@@ -179,10 +202,10 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
       <ChangeFold
         plan={plan}
         shop={shop}
-        glue={damage.body.glue}
+        glue={choice}
         veneerMm={veneerMm}
         boardMm={boardMm}
-        onGlue={(next) => change(damage, { glue: next })}
+        onGlue={(next) => change(damage, keepGlue(next))}
         onLayers={(next) => change(face, next)}
       />
       {blister ? (
@@ -213,12 +236,12 @@ function PressPage({ damage, face, piece, onFace, treated, method, survey, shop,
           <BagFold plan={plan} face={survey.board.plane.outline} thickMm={boardMm + veneerMm} />
         </KeepFigures>
       ) : null}
-      <Cautions method={method} {...(plan ? { glue: plan.adhesive.id } : {})} />
+      <Cautions ids={cautionsOf([method], surfaceRisk(piece.body, face.body), plan?.adhesive.id)} />
       {plan?.times.ok ? (
         <Button
           label="Start the glue-up"
           kind="main"
-          onPress={() => router.push(`/damage/${damage.id}/glueup`)}
+          onPress={() => router.push(`/damage/${damage.id}/glueup?link=${method}`)}
         />
       ) : null}
       <Button

@@ -47,7 +47,7 @@ export function fieldFrame(
     const [x, y] = inFrame(p);
     return [Math.min(widthMm, Math.max(0, x)), Math.min(heightMm, Math.max(0, y))];
   };
-  const bed = bedOf(face.species, face.boardMm ?? COMMON_BOARD_MM);
+  const bed = bedOf(face.species, face.boardMm ?? COMMON_BOARD_MM.value);
   const cauls = placed.cauls.map((c) => ({
     from: inFrame(c.from),
     to: inFrame(c.to),
@@ -68,7 +68,7 @@ export function fieldFrame(
     face: faceOutline.map(inFrame),
     input: {
       panel: { widthMm, heightMm },
-      platen: { thicknessMm: platenMm, modulusMPa: PLATEN_MODULUS.value, poisson: PLATEN_POISSON },
+      platen: { thicknessMm: platenMm, modulusMPa: PLATEN_MODULUS.value, poisson: PLATEN_POISSON.value },
       foundation: { stiffnessMPaPerMm: bed.stiffnessMPaPerMm },
       cauls,
       clamps,

@@ -56,7 +56,7 @@ export function RecordScreen() {
         damages,
         log,
         pictures: await picturesOf(ids),
-        paper: shop.paper,
+        shop,
         length,
         area,
       });

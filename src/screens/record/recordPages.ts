@@ -1,8 +1,9 @@
-import { SCHOOLS, FINISH_GOALS, methodById } from '@/core/method';
-import { setPages, type Block, type Page, type Paper } from '@/core/print';
+import { SCHOOLS, FINISH_GOALS } from '@/core/terms';
+import { setPages, type Block, type Page } from '@/core/print';
 import { formatMinutes } from '@/core/units';
-import type { Picture, Stored } from '@/records';
+import type { Picture, Shop, Stored } from '@/records';
 import { measuredWords } from '../shared/condition';
+import { repairWords } from '../shared/deciding';
 import { damageLabel } from '../shared/surveying';
 
 type Input = {
@@ -11,7 +12,7 @@ type Input = {
   damages: readonly Stored<'damage'>[];
   log: readonly Stored<'log'>[];
   pictures: ReadonlyMap<string, Picture>;
-  paper: Paper;
+  shop: Shop;
   length: (mm: number) => string;
   area: (mm2: number) => string;
 };
@@ -21,7 +22,7 @@ function bytesOf(base64: string): Uint8Array {
 }
 
 /** The record of a piece for paper: what was found, what was chosen, what was done and with which photos. */
-export function recordPages({ piece, faces, damages, log, pictures, paper, length, area }: Input): Page[] {
+export function recordPages({ piece, faces, damages, log, pictures, shop, length, area }: Input): Page[] {
   const picture = (id: string, caption: string): { caption: string; jpeg: Uint8Array; aspect: number }[] => {
     const p = pictures.get(id);
     return p ? [{ caption, jpeg: bytesOf(p.jpeg), aspect: p.widthPx / p.heightPx }] : [];
@@ -37,12 +38,11 @@ export function recordPages({ piece, faces, damages, log, pictures, paper, lengt
   for (const d of damages) {
     const face = faces.find((f) => f.id === d.body.faceId);
     const size = measuredWords(d, face, { length, area });
-    const repair = d.body.method ? methodById(d.body.method).label : 'not decided';
-    const why = d.body.methodReason ? ` Reason: ${d.body.methodReason}` : '';
+    const repair = repairWords({ piece: piece.body, faces, damages, shop }, d.body);
     blocks.push({
       kind: 'row',
       left: `${damageLabel(d.body)}, ${face?.body.name ?? 'no face'}`,
-      right: `${size}. ${repair}.${why}`,
+      right: `${size}. ${repair}`,
     });
   }
   blocks.push({ kind: 'heading', level: 2, text: 'Work done' });
@@ -65,5 +65,5 @@ export function recordPages({ piece, faces, damages, log, pictures, paper, lengt
   ];
   if (photos.length > 0)
     blocks.push({ kind: 'heading', level: 2, text: 'Photos' }, { kind: 'pictures', items: photos });
-  return setPages(blocks, paper, `Record of ${piece.body.name}`);
+  return setPages(blocks, shop.paper, `Record of ${piece.body.name}`);
 }

@@ -1,12 +1,13 @@
 import { CONDITION_FORMULA } from '@/core/condition';
 import { kindInfo } from '@/core/damage';
 import { centroidOf, type Point } from '@/core/geometry';
-import { BUILDS, FINISHES_NOW, methodById, SCHOOLS } from '@/core/method';
+import { BUILDS, FINISHES_NOW, SCHOOLS } from '@/core/terms';
 import { setPages, type Block, type Mark, type Page, type Paper } from '@/core/print';
 import { summarise } from '@/core/readings';
 import { woodName } from '@/core/wood';
 import type { Stored } from '@/records';
 import { conditionFor, faceAreaMm2, measuredWords, type Units } from '../shared/condition';
+import { repairWords } from '../shared/deciding';
 import { PHOTO_ROLES } from '../shared/photoRoles';
 import { boardOf, damageLabel, surveyed } from '../shared/surveying';
 import type { PieceView } from '../shared/usePiece';
@@ -122,12 +123,12 @@ export function reportPages(
         caption: `${face.body.name}, ${length(widthMm)} × ${length(heightMm)}, numbered as in the list.`,
       });
     }
-    blocks.push(...onFace.map((d) => row(damageLabel(d.body), damageWords(d, face, units))));
+    blocks.push(...onFace.map((d) => row(damageLabel(d.body), damageWords(view, d, face, units))));
   }
   const loose = damages.filter((d) => !faces.some((f) => f.id === d.body.faceId));
   if (loose.length > 0) {
     blocks.push({ kind: 'heading', level: 2, text: 'Not on a face yet' });
-    blocks.push(...loose.map((d) => row(damageLabel(d.body), damageWords(d, undefined, units))));
+    blocks.push(...loose.map((d) => row(damageLabel(d.body), damageWords(view, d, undefined, units))));
   }
   const photos = [
     ...(piece.body.photos ?? []).map((p) => ({ ...p, of: piece.body.name })),
@@ -142,8 +143,11 @@ export function reportPages(
   return setPages(blocks, paper, `Condition of ${piece.body.name}`);
 }
 
-function damageWords(d: Stored<'damage'>, face: Stored<'face'> | undefined, units: Units): string {
-  const repair = d.body.method ? methodById(d.body.method).label : 'Repair not decided';
-  const why = d.body.methodReason ? ` Reason: ${d.body.methodReason}` : '';
-  return `${measuredWords(d, face, units)}. ${repair}.${why}`;
+function damageWords(
+  view: PieceView & { piece: Stored<'piece'> },
+  d: Stored<'damage'>,
+  face: Stored<'face'> | undefined,
+  units: Units,
+): string {
+  return `${measuredWords(d, face, units)}. ${repairWords({ ...view, piece: view.piece.body }, d.body)}`;
 }

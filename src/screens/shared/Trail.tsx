@@ -1,6 +1,6 @@
 import { Link, type Href } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { SCHOOLS } from '@/core/method';
+import { SCHOOLS } from '@/core/terms';
 import { space, Text, useTheme } from '@/ui';
 import { damageLabel } from './surveying';
 import { trailOf, type TrailStep } from './nextStep';

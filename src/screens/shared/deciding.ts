@@ -1,8 +1,10 @@
 import { MOVING_KINDS, type DamageFacts } from '@/core/damage';
 import { areaOf } from '@/core/geometry';
-import { firstMethod, rankMethods, type MethodId, type RankInput, type Ranking } from '@/core/method';
+import { chainOf, chainWords, rankMethods, type RankInput, type Ranking } from '@/core/method';
+import { waysFor, type Ways } from '@/core/ways';
+import type { MethodId } from '@/core/catalogue';
 import { crackPlan, type CrackPlan } from '@/core/wood';
-import type { Damage, Face, Piece, Shop } from '@/records';
+import type { Damage, Face, Piece, Shop, Stored } from '@/records';
 import { attempt, surveyed, type Result } from './surveying';
 
 /** The piece as it is treated on one face, which may belong to another school or end in another finish. */
@@ -10,6 +12,9 @@ export const treatedAs = (piece: Piece, face: Face | undefined): Piece =>
   face?.school || face?.goal
     ? { ...piece, school: face.school ?? piece.school, goal: face.goal ?? piece.goal }
     : piece;
+
+/** The ways a piece takes where practitioners differ: its school's, or what was switched to. */
+export const waysOf = (piece: Piece): Ways => waysFor(piece.school, piece.ways);
 
 /** Taken for a wood that is neither in the table nor weighed; between poplar and oak. It is shown wherever it counts. */
 export const DEFAULT_GRAVITY = 0.55;
@@ -72,15 +77,17 @@ export function caseOf(
   const crack = MOVING_KINDS.includes(damage.kind) ? crackPlanOf(piece, face, damage, shop) : undefined;
   if (crack?.ok) facts.movesMm = crack.value.movesMm;
   const { school, goal } = treatedAs(piece, face);
+  const { underPaint } = waysOf({ ...piece, school });
   const surface = face
     ? {
+        underPaint,
         build: face.build,
         show: face.show,
         finishNow: face.finishNow,
         goal,
         ...(face.build === 'solid' ? {} : { veneerMm: face.veneerMm }),
       }
-    : { goal };
+    : { goal, underPaint };
   const weights = shop.weights?.[school];
   return {
     damage: facts,
@@ -88,6 +95,7 @@ export function caseOf(
     school,
     ...(weights ? { weights } : {}),
     ...(shop.materials ? { stock: shop.materials } : {}),
+    ...(damage.links ? { links: damage.links } : {}),
   };
 }
 
@@ -103,15 +111,54 @@ export const rankingOf = (
     rankMethods({ ...caseOf(piece, face, damage, onFace, shop), ...(tonight ? { tonight } : {}) }),
   );
 
-/** The method chosen, or else the one recommended. */
-export function methodOf(
+/** A repair as a chain: what comes before the method, the method, and what follows it. */
+export type Chain = ReturnType<typeof chainOf>;
+
+/** Its methods in the order of work. */
+export const linksOfChain = ({ first, method, then }: Chain): MethodId[] => [...first, method, ...then];
+
+/** The chain of the method chosen, or else of the one recommended; nothing while the facts cannot be ranked. */
+export function chainFor(
   piece: Piece,
   face: Face | undefined,
   damage: Damage,
   onFace: readonly Damage[],
   shop: Shop,
-): MethodId | undefined {
-  if (damage.method) return damage.method;
-  const first = attempt(() => firstMethod(caseOf(piece, face, damage, onFace, shop)));
-  return first.ok ? first.value : undefined;
+): Chain | undefined {
+  const chain = attempt(() => chainOf(caseOf(piece, face, damage, onFace, shop), damage.method));
+  if (chain.ok) return chain.value;
+  return damage.method ? { first: [], method: damage.method, then: [] } : undefined;
+}
+
+/** The method chosen, or else the one recommended. */
+export const methodOf = (
+  piece: Piece,
+  face: Face | undefined,
+  damage: Damage,
+  onFace: readonly Damage[],
+  shop: Shop,
+): MethodId | undefined => damage.method ?? chainFor(piece, face, damage, onFace, shop)?.method;
+
+/** What is to be done to a damage, in words for paper: the whole chain, why, and that it goes against the advice if it does. */
+export function repairWords(
+  {
+    piece,
+    faces,
+    damages,
+    shop,
+  }: { piece: Piece; faces: readonly Stored<'face'>[]; damages: readonly Stored<'damage'>[]; shop: Shop },
+  damage: Damage,
+): string {
+  if (!damage.method) return 'Repair not decided.';
+  const face = faces.find((f) => f.id === damage.faceId)?.body;
+  const onFace = damages.map((d) => d.body).filter((d) => d.faceId === damage.faceId);
+  const chain = chainFor(piece, face, damage, onFace, shop);
+  const ranking = rankingOf(piece, face, damage, onFace, shop);
+  const refused = ranking.ok ? ranking.value.excluded.find((e) => e.method === damage.method) : undefined;
+  const words = chain ? chainWords(chain.first, chain.method, chain.then) : '';
+  const against = refused
+    ? ` Chosen against the advice: ${refused.because.map((b) => b.text).join(' ')}`
+    : '';
+  const why = damage.methodReason ? ` Reason: ${damage.methodReason}` : '';
+  return `${words}.${against}${why}`;
 }

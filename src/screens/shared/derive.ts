@@ -2,16 +2,20 @@ import {
   adhesiveById,
   floodMixes,
   glueQuantity,
+  FLOODED_WASTE_SHARE,
   glueTimes,
+  heldTimes,
   suggestAdhesive,
+  WASTE_SHARE,
   type Adhesive,
   type AdhesiveId,
   type GlueTimes,
 } from '@/core/adhesive';
-import type { PieceWork, RepairWork } from '@/core/bench';
+import type { FaceWork, LinkWork, PieceWork, RepairWork } from '@/core/bench';
 import type { BlendPlan } from '@/core/colour';
 import { areaOf, type Polygon } from '@/core/geometry';
-import { methodById, type MethodFamily, type MethodId } from '@/core/method';
+import { methodById, type MethodFamily, type MethodId } from '@/core/catalogue';
+import type { Ways } from '@/core/ways';
 import {
   clampById,
   COMMON_PACE,
@@ -27,13 +31,13 @@ import {
 } from '@/core/press';
 import { measured, sourced } from '@/core/sources';
 import { sandingBudget, type SandingBudget } from '@/core/sanding';
+import type { RiskySurface } from '@/core/safety';
 import { PATCH_DEFAULTS, patchOutline, suggestShape, thicknessPlan, type Patch } from '@/core/veneer';
 import type { Damage, Face, Piece, Shop, Stored, Veneer } from '@/records';
-import { methodOf, treatedAs } from './deciding';
+import { chainFor, linksOfChain, treatedAs, waysOf } from './deciding';
 import { attempt, damageLabel, surveyed, type Result, type Surveyed } from './surveying';
 
-/** Repairs whose glue is waited for, and those of them that are pressed flat over an area. */
-const GLUED_FAMILIES: MethodFamily[] = ['reglue', 'patch', 'structure', 'letIn'];
+/** Repairs that are pressed flat over an area. */
 export const PRESSED_FAMILIES: MethodFamily[] = ['reglue', 'patch'];
 
 export type PressPlan = {
@@ -65,8 +69,34 @@ export type PressPlan = {
   pace: Pace;
 };
 
-/** A glue as it is in this shop. */
-const glueOf = (id: AdhesiveId, shop: Shop): Adhesive => adhesiveById(id, shop.glues?.[id]);
+/** What stays outside the joint, by the way this piece is glued. */
+const wasteOf = ({ glueAndForce }: Ways): typeof WASTE_SHARE =>
+  glueAndForce === 'flooded' ? FLOODED_WASTE_SHARE : WASTE_SHARE;
+
+export type Gluing = {
+  suggested: ReturnType<typeof suggestAdhesive>;
+  adhesive: Adhesive;
+  /** At the shop's temperature, held as long as this piece's ways have it. */
+  times: Result<GlueTimes>;
+};
+
+/** The glue of a method in this shop: the one that was chosen, else the first that would do and sets here. */
+export function gluing(
+  piece: Piece,
+  method: MethodId,
+  chosen: AdhesiveId | undefined,
+  { glues = {}, temperatureC }: Shop,
+): Gluing {
+  const { splitGlue, clampTime } = waysOf(piece);
+  const suggested = suggestAdhesive(method, piece.school, { temperatureC, splitGlue, own: glues });
+  const id = chosen ?? suggested.id;
+  const adhesive = adhesiveById(id, glues[id]);
+  return {
+    suggested,
+    adhesive,
+    times: attempt(() => heldTimes(glueTimes(adhesive, temperatureC), clampTime)),
+  };
+}
 
 export const ownedClamps = (shop: Shop): { kind: ClampKind; count: number }[] =>
   shop.clamps
@@ -93,8 +123,7 @@ export function pressPlan(
   shop: Shop,
 ): Result<PressPlan> {
   return attempt(() => {
-    const suggested = suggestAdhesive(method, piece.school);
-    const adhesive = glueOf(damage.glue.adhesive ?? suggested.id, shop);
+    const { suggested, adhesive, times } = gluing(piece, method, damage.glue.adhesive, shop);
     const face = survey.board.plane.outline;
     const isPatch = methodById(method).family === 'patch';
     const outline = isPatch ? patchFor(damage, survey, piece).recess : survey.outline;
@@ -111,7 +140,7 @@ export function pressPlan(
       throw new RangeError(
         'There are no clamps in the shop, so nothing holds the veneer down. Enter the clamps you own.',
       );
-    const targetKPa = damage.glue.targetKPa ?? adhesive.leastPressureKPa.value;
+    const targetKPa = damage.glue.targetKPa ?? adhesive.aimPressureKPa.value;
     const caul = {
       widthMm: damage.glue.caulWidthMm ?? shop.caulWidthMm,
       heightMm: damage.glue.caulHeightMm ?? shop.caulHeightMm,
@@ -155,11 +184,11 @@ export function pressPlan(
       byRule: own === undefined,
       outline,
       areaMm2,
-      grams: glueQuantity(adhesive, areaMm2).grams,
+      grams: glueQuantity(adhesive, areaMm2, wasteOf(waysOf(piece))).grams,
       targetKPa,
       caul,
       platenMm,
-      times: attempt(() => glueTimes(adhesive, shop.temperatureC)),
+      times,
       mixes:
         method === 'floodAndPress' && adhesive.thinsWithWater ? floodMixes(adhesive, areaMm2) : undefined,
       layingMin: layingMinutes(areaMm2, layout.clamps.length, pace),
@@ -189,7 +218,7 @@ export function sandingOf(piece: Piece, face: Face, veneer?: Veneer): Result<San
   const underPaint = piece.goal === 'paint';
   return attempt(() => {
     const proud = veneer ? Math.max(0, thicknessPlan(face.veneerMm, veneer.thicknessMm).proudMm) : 0;
-    return sandingBudget(veneer?.thicknessMm ?? face.veneerMm, proud, underPaint);
+    return sandingBudget(veneer?.thicknessMm ?? face.veneerMm, proud, underPaint, waysOf(piece).coarsest);
   });
 }
 
@@ -207,7 +236,50 @@ function acrossClamps(
   return { resource: most.kind.id, count: Math.min(most.count, Math.max(1, wanted)) };
 }
 
-/** All of a piece's work as the bench planner takes it. Glue that cannot set at this temperature is given its times at 20 °C. */
+/** One link of a chain with its glue and clamps. Glue that cannot set at this temperature is given its times at 20 °C. */
+function linkWork(
+  method: MethodId,
+  main: boolean,
+  { piece, damage, survey, shop }: { piece: Piece; damage: Damage; survey: Result<Surveyed>; shop: Shop },
+): LinkWork {
+  const { family, steps } = methodById(method);
+  const pressed = PRESSED_FAMILIES.includes(family) && steps.some((s) => s.glued);
+  // Every link of a chain has its own glue and clamps.
+  const own: Damage = main ? damage : { ...damage, glue: damage.linkGlue?.[method] ?? {} };
+  const plan = survey.ok && pressed ? pressPlan(piece, method, own, survey.value, shop) : undefined;
+  const press = plan?.ok ? plan.value : undefined;
+  const areaMm2 = press?.areaMm2 ?? damage.roughAreaMm2 ?? 2000;
+  if (!steps.some((s) => s.glued)) return { method, areaMm2 };
+  const { adhesive, times: here } = gluing(piece, method, own.glue.adhesive, shop);
+  const times = here.ok ? here.value : heldTimes(glueTimes(adhesive, 20), waysOf(piece).clampTime);
+  const clamps =
+    method === 'tack'
+      ? undefined
+      : !pressed
+        ? acrossClamps(survey.ok ? survey.value : undefined, shop)
+        : press && press.owned > 0
+          ? {
+              resource: press.clamp.id,
+              count: Math.min(press.layout.clamps.length, Math.max(1, press.owned)),
+            }
+          : undefined;
+  return {
+    method,
+    areaMm2,
+    glue: {
+      id: adhesive.id,
+      label: adhesive.label,
+      clampMin: times.clampMin,
+      workableMin: times.workableMin,
+      ...(here.ok ? {} : { caution: `${here.problem} The plan reckons with its times at 20 °C.` }),
+    },
+    ...(clamps ? { clamps } : {}),
+  };
+}
+
+const REFRESHES: MethodId[] = ['reviveFinish', 'reoil'];
+
+/** All of a piece's work as the bench planner takes it. */
 export function workOf(
   piece: Stored<'piece'>,
   faces: readonly Stored<'face'>[],
@@ -217,70 +289,56 @@ export function workOf(
   blends: ReadonlyMap<string, BlendPlan>,
 ): PieceWork {
   const mine = damages.filter((d) => d.body.pieceId === piece.id);
-  const repairs = mine.flatMap((d): RepairWork[] => {
+  const { holds } = piece.body;
+  const repairs = mine.flatMap((d): (RepairWork & { faceId?: string })[] => {
     const face = faces.find((f) => f.id === d.body.faceId)?.body;
     const onFace = mine.filter((o) => o.body.faceId === d.body.faceId).map((o) => o.body);
-    const method = methodOf(piece.body, face, d.body, onFace, shop);
-    const treated = treatedAs(piece.body, face);
-    if (!method) return [];
+    const chain = chainFor(piece.body, face, d.body, onFace, shop);
+    if (!chain || chain.method === 'leave') return [];
     const survey = surveyed(d.body, face);
-    const { family } = methodById(method);
-    const pressed = PRESSED_FAMILIES.includes(family);
-    const plan = survey.ok && pressed ? pressPlan(treated, method, d.body, survey.value, shop) : undefined;
-    const press = plan?.ok ? plan.value : undefined;
-    const adhesive = press?.adhesive ?? glueOf(suggestAdhesive(method, treated.school).id, shop);
-    const here = press?.times ?? attempt(() => glueTimes(adhesive, shop.temperatureC));
-    const times = here.ok ? here.value : glueTimes(adhesive, 20);
-    const caution = here.ok ? {} : { caution: `${here.problem} The plan reckons with its times at 20 °C.` };
     const veneer = veneers.find((v) => v.id === d.body.patch.veneerId)?.body;
-    const glued = GLUED_FAMILIES.includes(family);
-    const count = press ? Math.min(press.layout.clamps.length, Math.max(1, press.owned)) : 0;
-    const handHeld = method === 'tack';
-    const clamps =
-      !glued || handHeld
-        ? undefined
-        : pressed
-          ? press && press.owned > 0
-            ? { resource: press.clamp.id, count }
-            : undefined
-          : acrossClamps(survey.ok ? survey.value : undefined, shop);
     const blend = blends.get(d.id);
+    const treated = treatedAs(piece.body, face);
     return [
       {
         damageId: d.id,
+        ...(d.body.faceId ? { faceId: d.body.faceId } : {}),
         label: damageLabel(d.body),
-        method,
-        areaMm2: press?.areaMm2 ?? d.body.roughAreaMm2 ?? 2000,
-        ...(glued
-          ? {
-              glue: {
-                id: adhesive.id,
-                label: adhesive.label,
-                clampMin: times.clampMin,
-                workableMin: times.workableMin,
-                ...caution,
-              },
-            }
-          : {}),
-        ...(clamps ? { clamps } : {}),
+        kind: d.body.kind,
+        method: chain.method,
+        chain: linksOfChain(chain).map((m) =>
+          linkWork(m, m === chain.method, { piece: treated, damage: d.body, survey, shop }),
+        ),
         shimSheets:
           face && veneer && face.veneerMm > 0 ? thicknessPlan(face.veneerMm, veneer.thicknessMm).sheets : 0,
-        powderyGlueLine: d.body.answers.glueLine === 'powdery',
         ...(blend ? { blend } : {}),
+        surface: surfaceRisk(piece.body, face),
       },
     ];
   });
-  const face = faces.find((f) => f.body.pieceId === piece.id)?.body;
+  const own = faces.filter((f) => f.body.pieceId === piece.id);
+  const face = own[0]?.body;
   const sanding = face ? sandingOf(piece.body, face) : undefined;
   return {
     pieceId: piece.id,
-    school: piece.body.school,
     goal: piece.body.goal,
-    finishNowIsPaint: face?.finishNow === 'paint',
+    faces: own.map((f): FaceWork => {
+      const { name, build, veneerMm, species, finishNow, goal = piece.body.goal } = f.body;
+      const refreshed = repairs.some((r) => r.faceId === f.id && REFRESHES.includes(r.method));
+      return { name, build, veneerMm, species, finishNow, goal, refreshed: refreshed && goal === finishNow };
+    }),
+    ...(holds ? { holds } : {}),
+    ways: waysOf(piece.body),
     repairs,
     ...(sanding?.ok ? { sanding: sanding.value } : {}),
   };
 }
+
+/** What the cautions of a step ask of the surface it is done on. */
+export const surfaceRisk = (piece: Piece, face: Face | undefined): RiskySurface => ({
+  ...(face ? { finishNow: face.finishNow, species: face.species } : {}),
+  ...(piece.holds ? { holds: piece.holds } : {}),
+});
 
 /** Hands and clamps, as the scheduler counts them. */
 export const resourcesOf = (shop: Shop): Record<string, number> => ({

@@ -1,6 +1,7 @@
-import { methodOf } from './deciding';
+import { chainFor, linksOfChain } from './deciding';
+import { worksheetOf } from './worksheets';
 import { boardOf, damageLabel, surveyed } from './surveying';
-import { methodById, type MethodId } from '@/core/method';
+import { methodById, type MethodFamily, type MethodId } from '@/core/catalogue';
 import type { Damage, Face, Piece, Stored } from '@/records';
 import type { PieceView } from './usePiece';
 
@@ -22,17 +23,22 @@ export function trailOf(
     faces.find((f) => f.id === d.body.faceId);
   const onFace = (d: Damage): Damage[] =>
     damages.filter((o) => o.body.faceId === d.faceId).map((o) => o.body);
-  const method = (d: Stored<'damage'>): MethodId | undefined =>
-    methodOf(piece.body, facing(d)?.body, d.body, onFace(d.body), view.shop);
-  const family = (d: Stored<'damage'>): string => {
-    const m = method(d);
-    return m ? methodById(m).family : 'leave';
+  // A repair is a chain: what is glued down first may be patched after.
+  const linkOf = (d: Stored<'damage'>, families: readonly MethodFamily[]): MethodId | undefined => {
+    const chain = d.body.method
+      ? chainFor(piece.body, facing(d)?.body, d.body, onFace(d.body), view.shop)
+      : undefined;
+    return chain && linksOfChain(chain).find((m) => families.includes(methodById(m).family));
+  };
+  const sheet = (d: Stored<'damage'> | undefined, families: readonly MethodFamily[]): string | undefined => {
+    const link = d && linkOf(d, families);
+    return link && worksheetOf(d.id, link, d.body.method ?? link);
   };
   const toScale = (f: Stored<'face'>): boolean => boardOf(f.body).ok;
   const survey = surveyStep(piece.body, view, toScale);
   const undecided = damages.find((d) => !d.body.method);
-  const glued = damages.filter((d) => d.body.method && ['reglue', 'patch'].includes(family(d)));
-  const patches = damages.filter((d) => d.body.method && family(d) === 'patch');
+  const glued = damages.filter((d) => linkOf(d, ['reglue', 'patch']));
+  const patches = damages.filter((d) => linkOf(d, ['patch']));
   const unmatched = patches.find((d) => !d.body.patch.veneerId && piece.body.goal !== 'paint');
   const decideHref = `/damage/${(undecided ?? damages[0])?.id ?? ''}/decide`;
   const names = damages
@@ -52,7 +58,7 @@ export function trailOf(
             title: `Choose the veneer for ${damageLabel(unmatched.body).toLowerCase()}`,
             detail: 'Your stock is ranked by colour, figure and thickness.',
             action: 'Match veneer',
-            href: `/damage/${unmatched.id}/patch`,
+            href: sheet(unmatched, ['patch']) ?? `/damage/${unmatched.id}/patch`,
           }
         : doneSteps < allSteps
           ? {
@@ -95,14 +101,14 @@ export function trailOf(
       title: 'Glue and press',
       detail: glued.length > 0 ? `${plural(glued.length, 'place', 'places')} to glue` : 'Glue, clamps, times',
       state: state(2),
-      href: `/damage/${(glued[0] ?? damages[0])?.id ?? ''}/press`,
+      href: sheet(glued[0], ['reglue']) ?? `/damage/${(glued[0] ?? damages[0])?.id ?? ''}/press`,
     },
     {
       id: 'patch',
       title: 'Match and patch',
       detail: patches.length > 0 ? plural(patches.length, 'patch', 'patches') : 'No patch is planned',
       state: state(3),
-      href: `/damage/${(patches[0] ?? damages[0])?.id ?? ''}/patch`,
+      href: sheet(patches[0], ['patch']) ?? `/damage/${(patches[0] ?? damages[0])?.id ?? ''}/patch`,
     },
     {
       id: 'blend',

@@ -1,7 +1,17 @@
 import { useMemo } from 'react';
-import type { MethodId } from '@/core/method';
-import { useList, useOne, useShop, type Piece, type Shop, type Stored } from '@/records';
-import { methodOf, treatedAs } from './deciding';
+import { methodById, type MethodFamily, type MethodId } from '@/core/catalogue';
+import {
+  useList,
+  useOne,
+  useShop,
+  type Damage,
+  type GlueChoice,
+  type Piece,
+  type Shop,
+  type Stored,
+} from '@/records';
+import { chainFor, linksOfChain, treatedAs, type Chain } from './deciding';
+import { glueChoice, keptGlue } from './worksheets';
 
 export type PieceView = {
   piece?: Stored<'piece'>;
@@ -88,19 +98,35 @@ export type DamageView = PieceView & {
   onFace: Stored<'damage'>[];
   /** The piece as it is treated on this face. */
   treated?: Piece;
-  /** The method chosen, or else the one recommended. */
+  /** The chain of the method chosen, or else of the one recommended. */
+  chain?: Chain;
+  /** The method that is looked at: a link of the chain when one was asked for, else the one that was chosen. */
   method?: MethodId;
+  /** Glue and clamps chosen for that method. */
+  glue: GlueChoice;
+  /** The change of the damage that keeps such a choice. */
+  keepGlue: (glue: GlueChoice) => Partial<Damage>;
 };
 
-export function useDamageView(id: string | undefined): DamageView {
+/**
+ * A damage with everything that hangs on it.
+ *
+ * @param link the method of its chain that a page was opened for
+ * @param families what the page works out: without a link the first glued method of these is looked at, if the main one is not
+ */
+export function useDamageView(
+  id: string | undefined,
+  link?: string,
+  families: readonly MethodFamily[] = [],
+): DamageView {
   const { record: damage, loading } = useOne('damage', id);
   const view = usePieceView(damage?.body.pieceId);
   const face = view.faces.find((f) => f.id === damage?.body.faceId);
   const onFace = face ? view.damages.filter((d) => d.body.faceId === face.id) : damage ? [damage] : [];
   const { piece, shop } = view;
-  const method =
+  const chain =
     damage && piece
-      ? methodOf(
+      ? chainFor(
           piece.body,
           face?.body,
           damage.body,
@@ -108,6 +134,14 @@ export function useDamageView(id: string | undefined): DamageView {
           shop,
         )
       : undefined;
+  const links = chain ? linksOfChain(chain) : [];
+  const worked = (m: MethodId): boolean =>
+    families.includes(methodById(m).family) && methodById(m).steps.some((s) => s.glued);
+  const method =
+    links.find((m) => m === link) ??
+    (chain && worked(chain.method) ? chain.method : links.find(worked)) ??
+    chain?.method;
+  const main = chain?.method ?? method;
   return {
     ...view,
     loading: loading || view.loading,
@@ -115,6 +149,9 @@ export function useDamageView(id: string | undefined): DamageView {
     ...(face ? { face } : {}),
     onFace,
     ...(piece ? { treated: treatedAs(piece.body, face?.body) } : {}),
+    ...(chain ? { chain } : {}),
     ...(method ? { method } : {}),
+    glue: damage && method && main ? glueChoice(damage.body, method, main) : {},
+    keepGlue: (glue) => (damage && method && main ? keptGlue(damage.body, method, main, glue) : { glue }),
   };
 }

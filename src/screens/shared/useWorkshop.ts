@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import useSWR from 'swr';
 import { blendPlan, type BlendPlan, type Tones, type TopFinish } from '@/core/colour';
-import { methodById } from '@/core/method';
+import { methodById } from '@/core/catalogue';
 import {
   browserStore,
   useList,
@@ -12,7 +12,7 @@ import {
   type Stored,
 } from '@/records';
 import { rectifyFace, swatchTones, tonesAroundDamage, type FaceView } from '@/worker';
-import { methodOf, treatedAs } from './deciding';
+import { chainFor, linksOfChain, treatedAs } from './deciding';
 import { boardOf, outlineMm, surveyed, viewOf, type Board } from './surveying';
 
 /** A picture as something an image can show; let go of when it is no longer shown. */
@@ -174,14 +174,14 @@ export function useBlends(): { blends: ReadonlyMap<string, BlendPlan>; loading: 
       const treated = treatedAs(piece.body, face.body);
       if (treated.school === 'paint' || treated.goal === 'paint') continue;
       const onFace = damages.records.filter((d) => d.body.faceId === face.id);
-      const method = methodOf(
+      const chain = chainFor(
         piece.body,
         face.body,
         damage.body,
         onFace.map((d) => d.body),
         shop,
       );
-      if (!method || methodById(method).family !== 'patch') continue;
+      if (!chain || !linksOfChain(chain).some((m) => methodById(m).family === 'patch')) continue;
       const old = await readOldTones(damage, face, onFace).catch(() => undefined);
       if (old) plans.set(damage.id, blendPlan(old, bare, topFinishOf(treated)));
     }

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { MATERIALS, type MaterialId } from '@/core/method';
+import { MATERIALS, type MaterialId } from '@/core/catalogue';
 import type { Shop } from '@/records';
 import { Button, CheckChips, optionsOf, Section, Text } from '@/ui';
 

@@ -1,10 +1,11 @@
 import { router, useLocalSearchParams } from 'expo-router';
-import { adhesiveById, glueTimes, suggestAdhesive, type AdhesiveId } from '@/core/adhesive';
+import { adhesiveById, glueTimes, type AdhesiveId } from '@/core/adhesive';
 import { bedOf, COMMON_BOARD_MM } from '@/core/stack';
 import { boundingBox, rotate, sides } from '@/core/geometry';
-import { clampOf, pressPlan } from '../shared/derive';
+import { clampOf, gluing, pressPlan, surfaceRisk } from '../shared/derive';
 import { Button, Chips, Notice } from '@/ui';
-import { Cautions } from '../decide/RankingView';
+import { cautionsOf } from '@/core/safety';
+import { Cautions } from '../shared/Cautions';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { attempt, damageLabel, surveyed } from '../shared/surveying';
@@ -41,11 +42,11 @@ export function SpecialScreen() {
   const start: Case = shape === 'halfRound' ? 'half' : shape === 'round' ? 'round' : 'edge';
   const kept = damage.body.figures?.['awkward.shape'];
   const which = CASE_IDS.find((c) => c === kept) ?? start;
-  const glueId = damage.body.glue.adhesive ?? suggestAdhesive(method, treated.school).id;
-  const glue = adhesiveById(glueId, shop.glues?.[glueId]);
-  const boardMm = face.body.boardMm ?? COMMON_BOARD_MM;
+  const { adhesive: glue } = gluing(treated, method, view.glue.adhesive, shop);
+  const glueId = glue.id;
+  const boardMm = face.body.boardMm ?? COMMON_BOARD_MM.value;
   const bed = bedOf(face.body.species, boardMm);
-  const targetKPa = damage.body.glue.targetKPa ?? glue.leastPressureKPa.value;
+  const targetKPa = view.glue.targetKPa ?? glue.aimPressureKPa.value;
   const press = survey.ok ? pressPlan(treated, method, damage.body, survey.value, shop) : undefined;
   const outline = survey.ok ? survey.value.outline : [];
   const faceOutline = survey.ok ? survey.value.board.plane.outline : [];
@@ -102,7 +103,7 @@ export function SpecialScreen() {
         ) : null}
         {which === 'case' ? (
           <CaseSide
-            platenMm={damage.body.glue.platenMm ?? shop.platenMm}
+            platenMm={view.glue.platenMm ?? shop.platenMm}
             clampN={clampOf('fStyle', shop).forceN.value}
             props={press?.ok ? press.value.layout.clamps.length : 1}
           />
@@ -122,7 +123,9 @@ export function SpecialScreen() {
           )
         ) : null}
       </KeepFigures>
-      <Cautions method={method} glue={which === 'hammer' ? hideId : glueId} />
+      <Cautions
+        ids={cautionsOf([method], surfaceRisk(piece.body, face.body), which === 'hammer' ? hideId : glueId)}
+      />
       <Button label="Back to glue and press" onPress={() => router.push(`/damage/${damage.id}/press`)} />
     </Page>
   );

@@ -4,6 +4,8 @@ import { VENEER_RANGE_MM } from '@/core/method';
 import { createPicture, removeRecords, useList, useOne, type Veneer } from '@/records';
 import { Button, FilePick, LengthField, Notice, Text, TextField, useSay } from '@/ui';
 import { storePicture } from '@/worker';
+import { cautionsFor } from '@/core/safety';
+import { Cautions } from '../shared/Cautions';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { PhotoSwatch, Tone } from '../shared/Swatch';
@@ -27,6 +29,7 @@ export function VeneerScreen() {
   const { body } = record;
   const set = (patch: Partial<Veneer>): void => change(record, patch);
   const read = tones.get(record.id);
+  const risks = cautionsFor(['buyWood'], { species: body.species });
   const photo = (file: File): void =>
     act(async () => {
       const { jpeg, widthPx, heightPx } = await storePicture(file, file.name);
@@ -60,6 +63,7 @@ export function VeneerScreen() {
         </View>
       }
     >
+      {risks.length > 1 ? <Cautions ids={risks} title="Before you buy, sell or send it" /> : null}
       <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
         <PhotoSwatch pictureId={body.pictureId} name={body.name} size={160} />
         <View style={{ flex: 1, minWidth: 150, gap: 8 }}>

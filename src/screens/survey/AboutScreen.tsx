@@ -1,11 +1,13 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { FINISH_GOALS, SCHOOLS } from '@/core/method';
+import { FINISH_GOALS, SCHOOLS } from '@/core/terms';
+import { cautionsFor, HAZARDS, type Hazard } from '@/core/safety';
 import { useClimate } from '@/instruments';
 import { createPicture, createRecord, newFace, removeRecords, type Piece } from '@/records';
 import {
   Button,
+  CheckChips,
   Chips,
   DateField,
   FilePick,
@@ -18,6 +20,8 @@ import {
   useSay,
 } from '@/ui';
 import { storePicture } from '@/worker';
+import { Cautions } from '../shared/Cautions';
+import { surfaceRisk } from '../shared/derive';
 import { AirFields, COMMON_HOME } from '../shared/air';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -39,6 +43,8 @@ export function AboutScreen() {
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
   const set = (patch: Partial<Piece>): void => change(piece, patch);
   const parts = piece.body.parts ?? [];
+  // Old paint on any face is the first thing to know at intake.
+  const worst = faces.find((f) => f.body.finishNow === 'paint') ?? faces[0];
   const home = piece.body.home ?? COMMON_HOME;
   const addFace = (file?: File): void =>
     act(async () => {
@@ -100,6 +106,19 @@ export function AboutScreen() {
         label="To be ready by"
         value={piece.body.deadline}
         onChange={(deadline) => set({ deadline })}
+      />
+      <View style={{ gap: 8 }}>
+        <Text kind="label">What is in it, or feared of it</Text>
+        <CheckChips<Hazard>
+          label="What is in it, or feared of it"
+          options={optionsOf(HAZARDS)}
+          values={piece.body.holds ?? []}
+          onChange={(holds) => set({ holds })}
+        />
+      </View>
+      <Cautions
+        ids={cautionsFor(['openInside', 'clean', 'buyWood'], surfaceRisk(piece.body, worst?.body))}
+        title="Before you open, clean or move it"
       />
       <TextField label="Notes" value={piece.body.note} onChange={(note) => set({ note })} lines={3} />
       <Section

@@ -1,5 +1,6 @@
 import { MOST_DEPTH_MM } from '@/core/damage';
-import { BUILDS, FINISH_GOALS, FINISHES_NOW, SCHOOLS, VENEER_RANGE_MM, type FinishGoal, type School } from '@/core/method'; // prettier-ignore
+import { VENEER_RANGE_MM } from '@/core/method'; // prettier-ignore
+import { BUILDS, FINISH_GOALS, FINISHES_NOW, SCHOOLS, type FinishGoal, type School } from '@/core/terms';
 import { summarise } from '@/core/readings';
 import type { Face, Piece } from '@/records';
 import { Button, Chips, Fold, LengthField, optionsOf, Section, Text, TextField } from '@/ui';

@@ -1,0 +1,1 @@
+export { WaysScreen as default } from '@/screens/ways/WaysScreen';

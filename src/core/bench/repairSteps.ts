@@ -1,0 +1,207 @@
+import { methodById, type Deed, type MethodId, type PhaseId, type Step } from '../catalogue';
+import type { BlendPlan, BlendStep } from '../colour';
+import { CRACK_KINDS, type DamageKind } from '../damage';
+import type { AdhesiveId } from '../adhesive';
+import { layingMinutes } from '../press';
+import { memory, sourced } from '../sources';
+import type { FinishGoal } from '../terms';
+import type { Ways } from '../ways';
+
+export type GlueWork = {
+  id: AdhesiveId;
+  label: string;
+  clampMin: number;
+  workableMin: number;
+  /** Said with the pressing itself, such as a shop too cold for this glue. */
+  caution?: string;
+};
+
+/** One method of a repair's chain, with what it is glued and held with. */
+export type LinkWork = {
+  method: MethodId;
+  areaMm2: number;
+  glue?: GlueWork;
+  clamps?: { resource: string; count: number };
+};
+
+export type WorkedStep = Step & { needs: Record<string, number>; glue?: AdhesiveId };
+
+const plain = (s: Step): WorkedStep => ({ ...s, needs: {} });
+const REGLUED = ['reglue', 'patch'];
+/** Getting the clamps and the release sheet ready for a press takes this long beside the laying itself. min. */
+const PRESS_READY_MIN = sourced(8, memory('bringing platen, sheet and clamps to hand'));
+const LEAST_PRESS_MIN = sourced(5, memory('nothing is glued in less'));
+
+const STICKS: Record<Ways['stickOrder'], string> = {
+  ground: 'Ground tone first, then a line tone or two drawn with the grain.',
+  dark: 'The dark tone first, lightened drop by drop until it sits.',
+};
+const ACID: Record<Ways['acid'], { title: string; detail: string }> = {
+  spot: { title: 'Oxalic acid on the mark', detail: 'Brushed on the mark alone and watched.' },
+  panel: {
+    title: 'Oxalic acid over the panel',
+    detail: 'Evenly over the whole panel, so that no lighter island is left.',
+  },
+};
+
+/** The words and the phase of a step as this piece's ways have it. */
+function inThisWay(method: MethodId, step: Step, ways: Ways, kind: DamageKind | undefined): Step {
+  if (method === 'burnIn' || method === 'hardWax')
+    return { ...step, detail: `${step.detail} ${STICKS[ways.stickOrder]}` };
+  if (method === 'oxalicAcid' && step.key === 'acid') {
+    const { title, detail } = ACID[ways.acid];
+    return { ...step, title, detail: `${step.detail} ${detail}` };
+  }
+  const crack = kind !== undefined && CRACK_KINDS.includes(kind);
+  if (
+    crack &&
+    step.phase === 'bareFill' &&
+    ways.crackOrder === 'before' &&
+    (method === 'sawdustGlue' || method === 'epoxyFill')
+  )
+    return { ...step, phase: 'structure' };
+  // What is laid before the carcass is glued rests on a core that is mended before that.
+  if (methodById(method).family === 'core' && ways.veneerOrder === 'before' && step.phase === 'structure')
+    return { ...step, phase: 'reglue' };
+  if (method === 'reveneer' && ways.veneerOrder === 'before' && step.phase === 'patch')
+    return { ...step, phase: 'reglue' };
+  return step;
+}
+
+/** Steps of one link: its glue's own times are waited for, and what was clamped is taken off again. */
+function linkSteps(
+  link: LinkWork,
+  label: string,
+  shimSheets: number,
+  ways: Ways,
+  kind: DamageKind | undefined,
+): WorkedStep[] {
+  const { family, steps } = methodById(link.method);
+  const pressed = REGLUED.includes(family);
+  return steps.flatMap((given): WorkedStep[] => {
+    const step = inThisWay(link.method, given, ways, kind);
+    if (!step.glued || !link.glue) return [plain(step)];
+    const { glue, clamps } = link;
+    const count = clamps?.count ?? 0;
+    const shims =
+      pressed && shimSheets > 0
+        ? `Shim with ${shimSheets} ${shimSheets === 1 ? 'sheet' : 'sheets'} of paper, glued on both sides.`
+        : '';
+    const held: WorkedStep = {
+      ...step,
+      detail: [step.detail, shims, `${glue.label}.`, glue.caution].filter(Boolean).join(' '),
+      attended: pressed
+        ? Math.max(
+            LEAST_PRESS_MIN.value,
+            Math.ceil(layingMinutes(link.areaMm2, count)) + PRESS_READY_MIN.value,
+          )
+        : step.attended,
+      wait: sourced(glue.clampMin, memory('the glue’s own clamp time, as its table or your product has it')),
+      needs: clamps ? { [clamps.resource]: count } : {},
+      glue: glue.id,
+    };
+    const out: WorkedStep[] = [held];
+    if (pressed && count > 0) {
+      out.push(
+        plain({
+          key: 'off',
+          phase: step.phase,
+          title: 'Clamps off',
+          detail: `Take off clamps and platen of ${label.toLowerCase()}; tap it: no hollow sound.`,
+          attended: 5,
+          deeds: [],
+        }),
+      );
+    }
+    if (glue.workableMin > glue.clampMin) {
+      out.push(
+        plain({
+          key: 'cure',
+          phase: step.phase,
+          title: 'Glue hardens',
+          detail: 'No work on it before.',
+          attended: 0,
+          wait: sourced(
+            glue.workableMin - glue.clampMin,
+            memory('the glue’s own time until it can be worked on'),
+          ),
+          deeds: [],
+          after: [step.key],
+        }),
+      );
+    }
+    return out;
+  });
+}
+
+/** What is done at each step of a blend, for its cautions. */
+export const BLEND_DEEDS: Record<BlendStep['id'], readonly Deed[]> = {
+  dye: ['solvent', 'oil'],
+  lines: ['solvent', 'oil'],
+  seal: ['solvent'],
+  glaze: ['solvent'],
+  toner: ['solvent', 'spray', 'oil'],
+};
+const BLEND_PHASE: Record<BlendStep['id'], PhaseId> = { dye: 'stain', lines: 'stain', seal: 'seal', glaze: 'blend', toner: 'blend' }; // prettier-ignore
+const BLEND_ATTENDED: Record<BlendStep['id'], number> = {
+  dye: 15,
+  lines: 15,
+  seal: 10,
+  glaze: 20,
+  toner: 10,
+};
+
+const blendSteps = (blend: BlendPlan | undefined): WorkedStep[] =>
+  (blend?.steps ?? []).map((s) =>
+    plain({
+      key: s.id,
+      phase: BLEND_PHASE[s.id],
+      title: s.title,
+      detail: s.scuffGrit ? `${s.detail} Scuff with ${s.scuffGrit.value} (ISO 6344) when dry.` : s.detail,
+      attended: BLEND_ATTENDED[s.id],
+      wait: s.waitMin,
+      deeds: BLEND_DEEDS[s.id],
+    }),
+  );
+
+/**
+ * All steps of a repair's chain, link after link. Keys of the main method stand as they are, so that the log goes on finding
+ * them; those of the other links carry their method's name before them.
+ */
+export function repairSteps({
+  main,
+  chain,
+  label,
+  kind,
+  shimSheets,
+  blend,
+  goal,
+  ways,
+}: {
+  main: MethodId;
+  chain: readonly LinkWork[];
+  label: string;
+  kind?: DamageKind;
+  shimSheets: number;
+  blend?: BlendPlan;
+  goal: FinishGoal;
+  ways: Ways;
+}): WorkedStep[] {
+  let last: string | undefined;
+  const steps = chain.flatMap((link): WorkedStep[] => {
+    // The steps of the whole piece strip and finish it anyway.
+    if (link.method === 'renewFinish' && goal !== 'keep') return [];
+    const prefix = link.method === main ? '' : `${link.method}.`;
+    return linkSteps(link, label, shimSheets, ways, kind).map((s) => {
+      const after = s.after?.map((k) => `${prefix}${k}`) ?? (last === undefined ? [] : [last]);
+      last = `${prefix}${s.key}`;
+      return { ...s, key: last, after };
+    });
+  });
+  const coloured = blendSteps(blend).map((s) => {
+    const after = last === undefined ? [] : [last];
+    last = s.key;
+    return { ...s, after };
+  });
+  return [...steps, ...coloured];
+}

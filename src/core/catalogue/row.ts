@@ -1,0 +1,68 @@
+import type { DamageKind } from '../damage';
+import type { Sourced } from '../sources';
+import type { MaterialId } from './materials';
+import type { PhaseId } from './phases';
+
+/** What a hand does in a step that can hurt someone or the wood; the cautions follow from it and from the surface. */
+export type Deed =
+  | 'cut'
+  | 'saw'
+  | 'rout'
+  | 'drill'
+  | 'clean'
+  | 'scrape'
+  | 'sand'
+  | 'heat'
+  | 'iron'
+  | 'strip'
+  | 'solvent'
+  | 'spray'
+  | 'oil'
+  | 'epoxy'
+  | 'cyanoacrylate'
+  | 'polyester'
+  | 'uv'
+  | 'oxalic'
+  | 'bleach'
+  | 'openInside'
+  | 'takeApart'
+  | 'buyWood';
+
+export type Step = {
+  key: string;
+  phase: PhaseId;
+  title: string;
+  detail: string;
+  /** Minutes of a careful hand; the log shows what they really took. */
+  attended: number;
+  /** Minutes it is then left alone, where the glue does not say so. */
+  wait?: Sourced;
+  /** The glue's own wait comes after it: clamped until it holds, then left until it can be worked on. */
+  glued?: boolean;
+  deeds: readonly Deed[];
+  /** Keys of steps of the same repair; the step before it when not given. */
+  after?: readonly string[];
+};
+
+export type MarkedCriterion = 'strength' | 'invisibility' | 'reversibility' | 'speed' | 'ease';
+
+/** What a method leads to in the plan. */
+export type MethodFamily =
+  'reglue' | 'patch' | 'core' | 'structure' | 'letIn' | 'fill' | 'surface' | 'care' | 'leave';
+
+/** The state of the surface a method is made for. */
+export type WorksOn = 'bare' | 'film' | 'any';
+
+/** One method in the words of the trade. A row that forgets something does not compile. */
+export type Row = {
+  label: string;
+  how: string;
+  /** Damage that it mends; none for what only comes before or after another repair. */
+  kinds: readonly DamageKind[];
+  family: MethodFamily;
+  worksOn: WorksOn;
+  needs: readonly MaterialId[];
+  /** 0 poor … 5 as good as it gets; common practice, judged on the method done well. */
+  marks: Record<MarkedCriterion, number>;
+  steps: readonly Step[];
+};

@@ -1,0 +1,39 @@
+/** The three schools of the trade. */
+export type School = 'conserve' | 'clear' | 'paint';
+export type FinishGoal = 'keep' | 'shellac' | 'lacquer' | 'varnish' | 'oil' | 'paint';
+export type FinishNow = 'bare' | 'shellac' | 'lacquer' | 'waterborne' | 'varnish' | 'oil' | 'wax' | 'paint';
+export type Build = 'solid' | 'plywood' | 'solidCore' | 'particleBoard' | 'mdf';
+
+export const SCHOOLS: Record<School, { label: string; aim: string }> = {
+  conserve: { label: 'Conserve', aim: 'Keep age, patina and colour; put back only what is missing.' },
+  clear: { label: 'Clear finish', aim: 'A sound, even, transparent finish.' },
+  paint: { label: 'Paint', aim: 'A sound, smooth, opaque surface, fast.' },
+};
+
+export const FINISH_GOALS: Record<FinishGoal, string> = {
+  keep: 'Keep the finish that is on it',
+  shellac: 'New shellac',
+  lacquer: 'New lacquer',
+  varnish: 'New varnish',
+  oil: 'New hard-wax oil',
+  paint: 'Paint',
+};
+
+export const FINISHES_NOW: Record<FinishNow, string> = {
+  bare: 'None, bare wood',
+  shellac: 'Shellac',
+  lacquer: 'Lacquer',
+  waterborne: 'Water-based clear coat',
+  varnish: 'Varnish or polyurethane',
+  oil: 'Oil',
+  wax: 'Wax only',
+  paint: 'Paint',
+};
+
+export const BUILDS: Record<Build, string> = {
+  solidCore: 'Veneer on solid wood',
+  plywood: 'Veneer on plywood',
+  particleBoard: 'Veneer on particle board',
+  mdf: 'Veneer on MDF',
+  solid: 'Solid wood, no veneer',
+};
