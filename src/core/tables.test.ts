@@ -1,12 +1,14 @@
+import Joi from 'joi';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { ADHESIVES } from './adhesive';
 import { PHASES } from './catalogue';
 import { questionsFor } from './damage';
 import { METHODS, methodById } from './catalogue';
 import { RULES } from './method/rank';
 import { CLAMPS } from './press';
-import { CAUTIONS, cautionsFor } from './safety';
 import { GRITS } from './sanding';
-import { describeSource, type Source, type Sourced } from './sources';
+import { describeSource, type Source } from './sources';
 import { SPECIES, speciesById } from './wood';
 
 const unique = (ids: string[]): void => expect(new Set(ids).size).toBe(ids.length);
@@ -15,28 +17,109 @@ test('names in every table are told apart', () => {
   for (const table of [ADHESIVES, CLAMPS, METHODS, SPECIES, RULES, PHASES]) unique(table.map((x) => x.id));
 });
 
-test('every figure of the tables has a source that reads as a sentence', () => {
-  const figures: Sourced[] = [
-    ...ADHESIVES.flatMap((a) => [
-      a.spreadGPerM2,
-      a.densityGPerMl,
-      a.openMin,
-      a.clampMin,
-      a.workableMin,
-      a.leastC,
-      a.leastPressureKPa,
-    ]),
-    ...CLAMPS.flatMap((c) => [c.forceN, c.reachMm, c.padMm]),
-    ...SPECIES.flatMap((s) => [s.specificGravity, ...(s.crushingMPa ? [s.crushingMPa] : [])]),
-    ...GRITS.map((g) => g.medianUm),
-  ];
-  for (const f of figures) {
-    expect(Number.isFinite(f.value) && f.value > 0).toBe(true);
-    expect(describeSource(f.source)).toMatch(
-      /^(Published|Common practice|From memory|Measured|Worked out here).*\.$/,
-    );
+/** A number with a unit of the trade in the words of a screen. */
+const TYPED_FIGURE = /(^|[^$\w{.])\d+(\.\d+)?\s?(mm|cm|kPa|MPa|N|°C|g|ml|g\/m²|min|h)\b(?![^`]*\$\{)/;
+
+/** Limits of what may be typed, the bar that checks a print, what a pace is timed on, an example of what to write. */
+const NOT_OF_THE_TRADE = /RangeError|100 mm bar|A length of 100 mm|Spreading glue on 100 cm²|Such as: /;
+
+/** Everything that a room of core shows to the rest, by room and name. */
+const rooms = readdirSync(__dirname, { withFileTypes: true })
+  .filter((d) => d.isDirectory())
+  .map((d): [string, Record<string, unknown>] => [
+    d.name,
+    jest.requireActual<Record<string, unknown>>(join(__dirname, d.name, 'index.ts')),
+  ]);
+const shown = rooms.flatMap(([room, names]) =>
+  Object.entries(names)
+    .filter(([, value]) => typeof value !== 'function' && !Joi.isSchema(value))
+    .map(([name, value]) => ({ room, name, value, names })),
+);
+
+/** Numbers that are no figures of the trade: counts, limits of fields, arrangements of code. Each with the reason. */
+const NO_FIGURES: Record<string, string> = {
+  'adhesive.GLUE_FIGURES': 'limits of what may be typed',
+  'adhesive.SHOP_RANGE_C': 'limits of what may be typed',
+  'bench.DAY_MIN': 'minutes of a day',
+  'damage.MOST_DEPTH_MM': 'limits of what may be typed',
+  'damage.MARK_DEFAULTS_MM': 'where a mark starts before it is drawn',
+  'damage.MARK_LIMITS_MM': 'limits of what may be typed',
+  'ear.LEAST_REFERENCE': 'how many taps are needed before it speaks',
+  'geometry.EDGE_REACH_MM': 'how near a finger must be',
+  'method.MOST_WEIGHT': 'limits of what may be typed',
+  'picture.MOST_MEGAPIXELS': 'limit of a file',
+  'picture.STORED_SIDE_PX': 'limit of a file',
+  'readings.MOISTURE_RANGE': 'limits of what may be typed',
+};
+
+const isRecord = (v: unknown): v is Record<string, unknown> =>
+  typeof v === 'object' && v !== null && !Array.isArray(v);
+const isSource = (v: unknown): v is Source =>
+  isRecord(v) && ['published', 'practice', 'memory', 'measured', 'derived'].includes(String(v.kind));
+
+type Finding = { path: string; what: string };
+
+const SAYS_A_FIGURE = /\d\s?(mm|cm|m²|g\/|kPa|MPa|N|°C|min|h|s|d|%|days?|hours?)\b|\bP\d{2,4}\b/;
+
+/** Walks a value; a number, or words with a figure in them, need a source beside them or above. */
+function unsourced(value: unknown, path: string, sourcedAbove: boolean): Finding[] {
+  if (typeof value === 'number') return sourcedAbove ? [] : [{ path, what: String(value) }];
+  if (typeof value === 'string')
+    return sourcedAbove || !SAYS_A_FIGURE.test(value) ? [] : [{ path, what: value }];
+  if (Array.isArray(value)) return value.flatMap((v, i) => unsourced(v, `${path}[${i}]`, sourcedAbove));
+  if (value instanceof Map) return unsourced([...value.values()], path, sourcedAbove);
+  if (!isRecord(value) || isSource(value)) return [];
+  const sourced = sourcedAbove || 'source' in value;
+  return Object.entries(value)
+    .filter(([key]) => key !== 'source')
+    .flatMap(([key, v]) => unsourced(v, `${path}.${key}`, sourced));
+}
+
+test('every number and every figure in words that core shows has its source beside it', () => {
+  expect(shown.length).toBeGreaterThan(80);
+  const found = shown.flatMap(({ room, name, value, names }) =>
+    `${room}.${name}` in NO_FIGURES ? [] : unsourced(value, `${room}.${name}`, `${name}_SOURCE` in names),
+  );
+  expect(found.map((f) => `${f.path}: ${f.what.slice(0, 60)}`)).toEqual([]);
+});
+
+test('every source reads as a sentence', () => {
+  const sources: unknown[] = [];
+  const collect = (v: unknown): void => {
+    if (Array.isArray(v)) v.forEach(collect);
+    else if (isRecord(v)) {
+      if ('source' in v) sources.push(v.source);
+      Object.values(v).forEach(collect);
+    }
+  };
+  shown.forEach(({ value }) => collect(value));
+  expect(sources.length).toBeGreaterThan(300);
+  for (const s of sources) {
+    expect(isSource(s)).toBe(true);
+    if (isSource(s))
+      expect(describeSource(s)).toMatch(
+        /^(Published|Common practice|From memory|Measured|Worked out here).*\.$/,
+      );
   }
-  for (const r of RULES) expect(describeSource(r.source)).toMatch(/\.$/);
+});
+
+test('screens type no figure of the trade: what has a unit comes from core', () => {
+  const files = (dir: string): string[] =>
+    readdirSync(dir, { withFileTypes: true }).flatMap((e) =>
+      e.isDirectory()
+        ? files(join(dir, e.name))
+        : /\.tsx?$/.test(e.name) && !/\.test\./.test(e.name)
+          ? [join(dir, e.name)]
+          : [],
+    );
+  const typed = files(join(__dirname, '..', 'screens')).flatMap((file) =>
+    readFileSync(file, 'utf8')
+      .split('\n')
+      .filter((line) => !NOT_OF_THE_TRADE.test(line))
+      .filter((line) => !/^\s*(\/\/|\*|\/\*\*)/.test(line) && TYPED_FIGURE.test(line))
+      .map((line) => `${file.slice(file.indexOf('screens'))}: ${line.trim()}`),
+  );
+  expect(typed).toEqual([]);
 });
 
 test.each<[Source, string]>([
@@ -61,18 +144,6 @@ test('rules speak in whole sentences, of methods that exist', () => {
 test('papers get finer, and so do their grains', () => {
   const grains = GRITS.map((g) => g.medianUm.value);
   expect([...grains].sort((a, b) => b - a)).toEqual(grains);
-});
-
-test('a method that cuts, heats or glues with something harsh has its caution, and all end with labels and codes', () => {
-  for (const m of METHODS) {
-    const cautions = cautionsFor(m.id);
-    expect(cautions[cautions.length - 1]).toBe('always');
-  }
-  expect(CAUTIONS.always).toContain('label and data sheet, local codes and licensed practice');
-  expect(cautionsFor('tack')).toContain('cyanoacrylate');
-  expect(cautionsFor('burnIn')).toContain('heat');
-  expect(cautionsFor('polyesterFiller')).toContain('polyester');
-  expect(cautionsFor('veneerPatch')).toEqual(expect.arrayContaining(['knife', 'dust']));
 });
 
 test('only what decides a repair is asked, and each question says how to look', () => {

@@ -278,7 +278,7 @@ describe('export and import', () => {
     ['another file', '{"a":1}', 'not an export'],
     ['a list', '[1]', 'not an export'],
     ['newer', text.replace('"formatVersion":1', '"formatVersion":2'), 'newer version'],
-    ['newer record', text.replace('"version":2', '"version":5'), 'newer version'],
+    ['newer record', text.replace('"version":3', '"version":5'), 'newer version'],
     [
       'one bad record',
       withRecord(stored({ kind: 'piece', id: 'p9', body: { ...PIECE, school: 'x' } as never })),

@@ -133,7 +133,7 @@ describe('joints and splits', () => {
     const split = await boxWith({ ...crack(1), kind: 'endSplit', method: 'screwSplit' });
     await open(<JointScreen />, split.damage, 'Pilot hole');
     await type('Core of the screw', '4');
-    await waitFor(() => expect(said('In hard wood')).toContain('3.60 mm'));
+    await waitFor(() => expect(said('In hard wood')).toContain('3.6 mm'));
     await type('Core of the screw', '40');
     expect(screen.getByText(/it must have between 0\.8 and 12 mm/)).toBeOnTheScreen();
   });

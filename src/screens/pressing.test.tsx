@@ -99,7 +99,7 @@ describe('what the shop presses with', () => {
 
   test('boards and pace are the shop’s own', () => {
     render(<Host />);
-    fireEvent.press(screen.getByLabelText('25.0 mm'));
+    fireEvent.press(screen.getByLabelText('25 mm'));
     expect(now.platens).toEqual([25]);
     const pace = screen.getByDisplayValue('30');
     fireEvent.changeText(pace, '20');

@@ -1,8 +1,9 @@
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { localFrom, minutesFrom } from '@/core/bench';
+import { methodById } from '@/core/catalogue';
 import { rankMethods } from '@/core/method';
 import { sandingBudget } from '@/core/sanding';
-import { newDamage, newFace, newPiece } from '@/records/defaults';
+import { DEFAULT_SHOP, newDamage, newFace, newPiece } from '@/records/defaults';
 import type { Bodies, Kind, Stored } from '@/records/types';
 import { DayStrip, type StripTask } from './bench/DayStrip';
 import { VeneerLeft } from './blend/VeneerLeft';
@@ -67,9 +68,53 @@ describe('the ranking', () => {
     expect(screen.getByText('“Yes” would put patch harvested from the piece first.')).toBeOnTheScreen();
   });
 
-  test('when everything is ruled out it says so instead of showing nothing', () => {
-    render(<RankingView ranking={{ ranked: [], excluded: chip.excluded, questions: [] }} />);
-    expect(screen.getByText('Every method is ruled out')).toBeOnTheScreen();
+  test('when everything is ruled out the least bad stands with what forbids it and what would lift that', () => {
+    const solid = rankMethods({
+      damage: { kind: 'liftedEdge', areaMm2: 5000, atEdge: true },
+      surface: { build: 'solid', show: true, finishNow: 'shellac', goal: 'shellac' },
+      school: 'clear',
+    });
+    render(<RankingView ranking={solid} />);
+    expect(screen.getByText('The least bad answer')).toBeOnTheScreen();
+    expect(screen.getByText('The face is solid wood; there is no veneer to lay down.')).toBeOnTheScreen();
+    expect(
+      screen.getByText(/would not stand in the way if the face is veneered after all/),
+    ).toBeOnTheScreen();
+  });
+
+  test('what is set aside can be chosen all the same', () => {
+    const choose = jest.fn();
+    render(<RankingView ranking={chip} onChoose={choose} />);
+    const own = chip.excluded.filter((e) => e.because.some((b) => b.rule !== 'kind'));
+    fireEvent.press(screen.getByLabelText(`Set aside (${own.length})`));
+    fireEvent.press(screen.getByLabelText('Choose it all the same: Polyester filler'));
+    expect(choose).toHaveBeenCalledWith('polyesterFiller');
+  });
+
+  test('a chain shows its links in the order of work, and another can be taken', () => {
+    const mended = rankMethods({
+      damage: {
+        kind: 'chippedVeneer',
+        areaMm2: 600,
+        acrossMm: 25,
+        atEdge: false,
+        donor: false,
+        edgeBanding: false,
+        coreSound: false,
+        faceShare: 0.01,
+      },
+      surface: { build: 'particleBoard', show: true, finishNow: 'lacquer', goal: 'lacquer', veneerMm: 0.6 },
+      school: 'clear',
+    });
+    const taken = jest.fn();
+    render(<RankingView ranking={mended} onLink={taken} />);
+    const [first] = mended.ranked;
+    const [link] = first?.links ?? [];
+    expect(screen.getAllByText(/^1\. .*, then veneer patch/).length).toBeGreaterThan(0);
+    expect(screen.getAllByText(/The core is not sound: it is mended first/).length).toBeGreaterThan(0);
+    const other = link?.options.find((o) => o !== link.method) ?? 'leave';
+    fireEvent.press(screen.getAllByLabelText(methodById(other).label)[0] ?? screen.root);
+    expect(taken).toHaveBeenCalledWith(link, other);
   });
 });
 
@@ -158,7 +203,7 @@ test('the printed record holds damages, repairs with their reason, times, notes 
     damages: [damage],
     log: [log],
     pictures: new Map([['x', { name: 'x', widthPx: 40, heightPx: 30, jpeg: '/9jAAAA' }]]),
-    paper: 'a4',
+    shop: DEFAULT_SHOP,
     length: (mm) => `${mm} mm`,
     area: (mm2) => `${mm2} mm²`,
   });

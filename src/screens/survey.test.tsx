@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { DamageKind, Mark } from '@/core/damage';
 import { simulatedRecording, tapListener, type TapSound } from '@/core/ear';
 import { pressField, type FieldInput, type PressField } from '@/core/field';
-import { rankMethods } from '@/core/method';
+import { distanceWords, rankMethods } from '@/core/method';
 import { type MaterialId } from '@/core/catalogue';
 import { browserStore, changeShop, DEFAULT_SHOP, type Answers, type Shop } from '@/records';
 import { CheckChips, DateField, LengthField, ToastHost } from '@/ui';
@@ -116,7 +116,7 @@ describe('sizes and points of a mark', () => {
         onAdd={add}
       />,
     );
-    expect(screen.getByLabelText('Middle, right').props.value).toBe('5.00 mm');
+    expect(screen.getByLabelText('Middle, right').props.value).toBe('5 mm');
     expect(screen.queryByLabelText('Add a point')).toBeNull();
   });
 });
@@ -145,7 +145,10 @@ describe('deciding', () => {
     fireEvent.press(screen.getByLabelText('Compare two methods'));
     expect(screen.getByText('Materials in stock')).toBeOnTheScreen();
     const right = ranking.ranked[1];
-    expect(screen.getAllByText(String(right?.score)).length).toBeGreaterThan(0);
+    expect(screen.getByText('First')).toBeOnTheScreen();
+    expect(
+      screen.getByText(distanceWords(right?.score ?? NaN, ranking.ranked[0]?.score ?? NaN)),
+    ).toBeOnTheScreen();
     const [left] = screen.getAllByLabelText('Leave it as it is');
     if (left) fireEvent.press(left);
     expect(screen.getAllByText(/An open hole gathers dirt/).length).toBeGreaterThan(0);

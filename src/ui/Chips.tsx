@@ -109,7 +109,10 @@ const styles = StyleSheet.create({
   group: { gap: space(1.5) },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: space(2) },
   chip: {
+    // A long line wraps inside its chip rather than running out of the page.
+    maxWidth: '100%',
     minHeight: 46,
+    paddingVertical: space(1.5),
     justifyContent: 'center',
     paddingHorizontal: space(3.5),
     borderWidth: 1.5,

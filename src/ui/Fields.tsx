@@ -1,6 +1,6 @@
 import { useId, useState } from 'react';
 import { Pressable, StyleSheet, TextInput, View } from 'react-native';
-import { formatLength, parseLength, type LengthUnit } from '@/core/units';
+import { exactLength, parseLength, type LengthUnit } from '@/core/units';
 import { Text } from './Text';
 import { fonts, space, useTheme } from './theme';
 
@@ -82,7 +82,7 @@ export function LengthField({
   const id = useId();
   const input = useInputStyle();
   const theme = useTheme();
-  const shown = valueMm === undefined ? '' : formatLength(valueMm, unit);
+  const shown = valueMm === undefined ? '' : exactLength(valueMm, unit);
   const commit = (): void => {
     if (draft === undefined) return;
     if (draft.trim() === '' && valueMm === undefined) {

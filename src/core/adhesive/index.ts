@@ -24,6 +24,7 @@ export {
   SHOP_RANGE_C,
   suggestAdhesive,
   TEMPERATURE_RULE,
+  TIMES_AT_C,
   WASTE_SHARE,
   type FloodMix,
   type GlueQuantity,

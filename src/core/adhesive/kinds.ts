@@ -54,6 +54,8 @@ export type Adhesive = {
   heatAndWater: string;
   /** What it does where it is smeared under a stain. */
   underStain: string;
+  /** Of the figures in these words. */
+  source: Source;
 };
 
 type Row = {
@@ -291,6 +293,7 @@ function adhesiveOf(id: AdhesiveId, row: Row): Adhesive {
     note: row.note,
     heatAndWater: row.heatAndWater,
     underStain: row.underStain,
+    source: check('what is said of it'),
   };
 }
 

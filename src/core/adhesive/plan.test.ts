@@ -1,4 +1,5 @@
-import { ADHESIVES, adhesiveById, floodMixes, fromDry, glueForVoid, glueQuantity, glueTimes, roomUnderMl, suggestAdhesive } from './index'; // prettier-ignore
+import { METHODS } from '../catalogue';
+import { ADHESIVES, adhesiveById, FLOODED_WASTE_SHARE, floodMixes, fromDry, glueForVoid, glueQuantity, glueTimes, heldTimes, roomUnderMl, suggestAdhesive } from './index'; // prettier-ignore
 
 const hide = adhesiveById('liquidHide');
 
@@ -44,12 +45,69 @@ test('no clamp time is invented where the glue does not set', () => {
   );
 });
 
+const WARM = { temperatureC: 20 };
+
 test('common practice: conserve takes glue that can be undone', () => {
-  expect(adhesiveById(suggestAdhesive('floodAndPress', 'conserve').id).reversible).toBe(true);
-  expect(adhesiveById(suggestAdhesive('veneerPatch', 'conserve').id).reversible).toBe(true);
-  expect(suggestAdhesive('floodAndPress', 'paint').id).toBe('pva');
-  expect(suggestAdhesive('tack', 'clear').id).toBe('cyanoacrylate');
+  expect(adhesiveById(suggestAdhesive('floodAndPress', 'conserve', WARM).id).reversible).toBe(true);
+  expect(adhesiveById(suggestAdhesive('veneerPatch', 'conserve', WARM).id).reversible).toBe(true);
+  expect(suggestAdhesive('floodAndPress', 'paint', WARM).id).toBe('pva');
+  expect(suggestAdhesive('tack', 'clear', WARM).id).toBe('cyanoacrylate');
 });
+
+test('a glue that does not set in this shop is not advised where another does', () => {
+  for (const temperatureC of [8, 9, 10, 11, 12, 15, 20]) {
+    for (const method of METHODS.filter((m) => m.steps.some((s) => s.glued))) {
+      for (const school of ['conserve', 'clear', 'paint'] as const) {
+        const { id } = suggestAdhesive(method.id, school, { temperatureC });
+        const sets = adhesiveById(id).leastC.value <= temperatureC;
+        // Below 10 °C nothing that can be undone sets, and nothing else is put in its place when conserving or melting old glue.
+        if (temperatureC >= 10) expect(`${method.id} ${school} ${sets}`).toBe(`${method.id} ${school} true`);
+      }
+    }
+  }
+  const cold = suggestAdhesive('veneerPatch', 'clear', { temperatureC: 11 });
+  expect(cold.id).toBe('liquidHide');
+  expect(cold.why).toContain('Hard-setting veneer glue would come first in a warmer shop.');
+  // A product that sets colder than its kind is the shop's own answer.
+  expect(suggestAdhesive('veneerPatch', 'clear', { temperatureC: 11, own: { veneerGlue: { leastC: 8 } } }).id).toBe('veneerGlue'); // prettier-ignore
+});
+
+test('the glue of a split follows the way that is taken', () => {
+  const taken = (splitGlue: 'wood' | 'epoxy' | 'ca') => suggestAdhesive('glueSplit', 'clear', { ...WARM, splitGlue }).id; // prettier-ignore
+  expect([taken('wood'), taken('epoxy'), taken('ca')]).toEqual(['liquidHide', 'epoxy', 'cyanoacrylate']);
+  expect(suggestAdhesive('veneerPatch', 'clear', { ...WARM, splitGlue: 'ca' }).id).toBe('veneerGlue');
+});
+
+test('overnight holds at least twelve hours, but not what holds in seconds', () => {
+  const pva = glueTimes(adhesiveById('pva'), 20);
+  expect(heldTimes(pva, 'label')).toEqual(pva);
+  expect(heldTimes(pva, 'overnight').clampMin).toBe(720);
+  expect(heldTimes({ ...pva, workableMin: 300 }, 'overnight').workableMin).toBe(720);
+  const ca = glueTimes(adhesiveById('cyanoacrylate'), 20);
+  expect(heldTimes(ca, 'overnight')).toEqual(ca);
+});
+
+test('who floods mixes more', () => {
+  const pva = adhesiveById('pva');
+  // By hand: 0.1 m² × 180 g/m² = 18 g, a fifth more is 21.6 g, three fifths more 28.8 g.
+  expect(glueQuantity(pva, 1e5).grams).toBeCloseTo(21.6, 9);
+  expect(glueQuantity(pva, 1e5, FLOODED_WASTE_SHARE).grams).toBeCloseTo(28.8, 9);
+});
+
+test('urea glue is not thinned', () => {
+  expect(() => floodMixes(adhesiveById('ureaFormaldehyde'), 1e4)).toThrow('does not thin with water');
+});
+
+// Common practice: flat veneer sticks at what a bag gives, 70 to 100 kPa; clamps are counted for more.
+test.each(['pva', 'veneerGlue', 'ureaFormaldehyde', 'liquidHide'])(
+  '%s has a least pressure for flat ground and an aim under clamps',
+  (id) => {
+    const { leastPressureKPa, aimPressureKPa } = adhesiveById(id);
+    expect(leastPressureKPa.value).toBeGreaterThanOrEqual(70);
+    expect(leastPressureKPa.value).toBeLessThanOrEqual(100);
+    expect(aimPressureKPa.value).toBeGreaterThan(leastPressureKPa.value);
+  },
+);
 
 test('figures of one’s own product go before the table, and say so', () => {
   const own = adhesiveById('pva', { openMin: 4, leastC: 6 });

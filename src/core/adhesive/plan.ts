@@ -17,6 +17,9 @@ export type GlueTimes = {
 /** A shop is neither a freezer nor a kiln. °C. */
 export const SHOP_RANGE_C = { least: -10, most: 45 };
 
+/** The temperature that the table's times hold at. °C. */
+export const TIMES_AT_C: Sourced = sourced(20, memory('data sheets give times at about 20 °C'));
+
 /** How cold and warmth change a glue's times. */
 export const TEMPERATURE_RULE: Sourced = sourced(
   2,
@@ -38,7 +41,7 @@ export function glueTimes(adhesive: Adhesive, temperatureC: number): GlueTimes {
       `${adhesive.label} does not set soundly below ${adhesive.leastC.value} °C, and the shop has ${Math.round(temperatureC)} °C. No clamp time is given; warm the shop and the piece first.`,
     );
   }
-  const slower = TEMPERATURE_RULE.value ** ((20 - temperatureC) / 10);
+  const slower = TEMPERATURE_RULE.value ** ((TIMES_AT_C.value - temperatureC) / 10);
   const clamp = Math.min(4, Math.max(0.5, slower));
   const open = adhesive.setsByCooling ? 1 / clamp : Math.min(1.5, clamp);
   return {

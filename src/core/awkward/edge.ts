@@ -35,6 +35,7 @@ export const STRIPS: Record<StripMaterial, { label: string; modulusMPa: Sourced;
 export type Pad = 'none' | 'cork' | 'rubber';
 
 /** What lies between strip and veneer and gives way, so that a clamp's push goes farther along. */
+export const PADS_SOURCE = memory('pads as they are sold, and their stiffness');
 export const PADS: Record<Pad, { label: string; stiffnessMPaPerMm: Sourced }> = {
   none: {
     label: 'Only the release sheet',

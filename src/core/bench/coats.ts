@@ -1,22 +1,26 @@
 import type { Deed } from '../catalogue';
-import { memory, practice, sourced, type Sourced } from '../sources';
+import { memory, practice, sourced, type Source, type Sourced } from '../sources';
 import type { FinishGoal } from '../terms';
 
 export type Coats = {
   title: string;
   detail: string;
   count: Sourced;
-  attended: number;
+  attended: Sourced;
   between: Sourced;
   /** From the last coat until the piece may be handled. */
   handleMin: Sourced;
   /** From the last coat until the film is hard enough for a full rub; none where nothing is rubbed. */
   rub?: { wait: Sourced; detail: string };
   deeds: readonly Deed[];
+  /** Of the figures in its words. */
+  source: Source;
 };
 
 const HOUR = 60;
 const DAY = 24 * HOUR;
+const HAND = memory('minutes of a careful hand on one face; your own log goes first');
+const WORDS = practice('coats, scuffing and waits as the trade has them');
 const label = (what: string) => memory(`${what}; the label goes first`);
 
 /** Top coats by finish. Grits are P grades (ISO 6344). */
@@ -25,7 +29,7 @@ export const COATS: Record<Exclude<FinishGoal, 'keep'>, Coats> = {
     title: 'Shellac',
     detail: 'Thin coats; scuff at P320 (ISO 6344) between.',
     count: sourced(3, practice('one or two coats of sealer, up to about six in all')),
-    attended: 20,
+    attended: sourced(20, HAND),
     between: sourced(2 * HOUR, label('a thin coat of shellac is scuffed after about two hours')),
     handleMin: sourced(DAY, label('shellac is handled the next day')),
     rub: {
@@ -33,12 +37,13 @@ export const COATS: Record<Exclude<FinishGoal, 'keep'>, Coats> = {
       detail: 'Level dust and lap marks when it no longer prints; bring the sheen together.',
     },
     deeds: ['solvent'],
+    source: WORDS,
   },
   lacquer: {
     title: 'Lacquer',
     detail: 'Three coats; scuff at P400 (ISO 6344) between.',
     count: sourced(3, practice('three coats of lacquer')),
-    attended: 20,
+    attended: sourced(20, HAND),
     between: sourced(HOUR, label('lacquer is scuffed after about an hour')),
     handleMin: sourced(DAY, label('lacquer is handled the next day')),
     rub: {
@@ -46,12 +51,13 @@ export const COATS: Record<Exclude<FinishGoal, 'keep'>, Coats> = {
       detail: 'Two days at the least, seven are better. Level dust and lap marks; bring the sheen together.',
     },
     deeds: ['solvent', 'spray'],
+    source: WORDS,
   },
   varnish: {
     title: 'Varnish',
     detail: 'Three coats, dust-free; scuff at P320 (ISO 6344) between.',
     count: sourced(3, practice('three coats of varnish')),
-    attended: 25,
+    attended: sourced(25, HAND),
     between: sourced(12 * HOUR, label('varnish is scuffed the next day')),
     handleMin: sourced(2 * DAY, label('varnish is handled after two days')),
     rub: {
@@ -59,27 +65,30 @@ export const COATS: Record<Exclude<FinishGoal, 'keep'>, Coats> = {
       detail: 'A week at the least, two are better. Level dust and lap marks; bring the sheen together.',
     },
     deeds: ['solvent', 'oil'],
+    source: WORDS,
   },
   oil: {
     title: 'Hard-wax oil',
     detail: 'With a pad finer than the last grit; buff off after 1–2 h. Fully hard after about 30 days.',
     count: sourced(2, practice('two thin coats, each buffed off')),
-    attended: 25,
+    attended: sourced(25, HAND),
     between: sourced(12 * HOUR, label('the second coat follows the next day')),
     handleMin: sourced(
       DAY,
       practice('buffed off after 1–2 h, handled the next day, full cure about 30 days'),
     ),
     deeds: ['oil'],
+    source: WORDS,
   },
   paint: {
     title: 'Prime and paint',
     detail:
       'Primer, then two coats; scuff at P320 (ISO 6344) between. Rubbing and washing wait as the label says.',
     count: sourced(3, practice('a primer and two coats')),
-    attended: 25,
+    attended: sourced(25, HAND),
     between: sourced(4 * HOUR, label('paint is coated again after some hours')),
     handleMin: sourced(DAY, label('paint is handled the next day')),
     deeds: ['solvent'],
+    source: WORDS,
   },
 };

@@ -1,4 +1,4 @@
-import type { Deed, Step } from '../catalogue';
+import { step, type Deed, type Step } from '../catalogue';
 import { memory, sourced } from '../sources';
 import type { SandingBudget } from '../sanding';
 import { THIN_VENEER_MM } from '../sanding';
@@ -20,6 +20,12 @@ export type FaceWork = {
 };
 
 export type PieceStep = Step & { surface: RiskySurface };
+
+type Given = Omit<PieceStep, 'attended' | 'source'> & { attended: number };
+const worked = ({ key, phase, title, detail, attended, deeds, wait, surface }: Given): PieceStep => ({
+  ...step(key, phase, title, detail, attended, deeds, wait ? { wait } : {}),
+  surface,
+});
 
 const STRIPPED_DRIES = sourced(480, memory('stripped and rinsed wood dries overnight; its label goes first'));
 const SCUFFED_DRIES = sourced(60, memory('a surface scuffed wet dries within the hour'));
@@ -81,7 +87,7 @@ export function pieceSteps({
   const held = holds && holds.length > 0 ? { holds } : {};
   const species = faces.find((f) => f.species)?.species;
   const electric = holds?.includes('electric') ? ' Pull the plug; the electric set comes out first.' : '';
-  const steps: PieceStep[] = [
+  const steps: Given[] = [
     {
       key: 'intake',
       phase: 'intake',
@@ -92,17 +98,17 @@ export function pieceSteps({
       surface: { ...riskiest(faces), ...held, ...(species ? { species } : {}) },
     },
   ];
-  const worked = faces.filter((f) => f.goal !== 'keep');
-  const scuffed = worked.filter((f) => f.finishNow === 'paint' && f.goal === 'paint');
-  const refreshed = worked.filter((f) => f.refreshed && !scuffed.includes(f));
-  const bare = worked.filter((f) => f.finishNow === 'bare');
-  const stripped = worked.filter((f) => ![...scuffed, ...refreshed, ...bare].includes(f));
+  const changed = faces.filter((f) => f.goal !== 'keep');
+  const scuffed = changed.filter((f) => f.finishNow === 'paint' && f.goal === 'paint');
+  const refreshed = changed.filter((f) => f.refreshed && !scuffed.includes(f));
+  const bare = changed.filter((f) => f.finishNow === 'bare');
+  const stripped = changed.filter((f) => ![...scuffed, ...refreshed, ...bare].includes(f));
   if (scuffed.length > 0) {
     steps.push({
       key: stripped.length > 0 ? 'key' : 'strip',
       phase: 'strip',
       title: 'Scuff the old paint wet',
-      detail: `Test it for lead first. Wash with a paint cleaner, then scuff wet with P220 (ISO 6344) or a nylon pad until it is dull; wipe up what comes off and bag it.${names(scuffed, worked)}`,
+      detail: `Test it for lead first. Wash with a paint cleaner, then scuff wet with P220 (ISO 6344) or a nylon pad until it is dull; wipe up what comes off and bag it.${names(scuffed, changed)}`,
       attended: 30,
       wait: SCUFFED_DRIES,
       deeds: ['sand'],
@@ -115,7 +121,7 @@ export function pieceSteps({
       key: 'strip',
       phase: 'strip',
       title: off.title,
-      detail: `${off.detail}${names(stripped, worked)}`,
+      detail: `${off.detail}${names(stripped, changed)}`,
       attended: 60,
       ...(off.deeds.includes('strip') ? { wait: STRIPPED_DRIES } : {}),
       deeds: off.deeds,
@@ -128,7 +134,7 @@ export function pieceSteps({
       key: 'sand',
       phase: 'level',
       title: 'Sand the face',
-      detail: `${sandingWords(sanding, ways)}${names(sanded, worked)}`,
+      detail: `${sandingWords(sanding, ways)}${names(sanded, changed)}`,
       attended: 30,
       deeds: ['sand'],
       // What was stripped is bare wood by now.
@@ -145,7 +151,7 @@ export function pieceSteps({
         phase: 'topCoat',
         title: `${coats.title}, coat ${i} of ${coats.count.value}`,
         detail: coats.detail,
-        attended: coats.attended,
+        attended: coats.attended.value,
         wait: last ? (coats.rub?.wait ?? coats.handleMin) : coats.between,
         deeds: coats.deeds,
         surface,
@@ -172,5 +178,5 @@ export function pieceSteps({
     deeds: ['buyWood'],
     surface: { ...(species ? { species } : {}) },
   });
-  return steps;
+  return steps.map(worked);
 }

@@ -1,9 +1,9 @@
-import { methodById, type Deed, type MethodId, type PhaseId, type Step } from '../catalogue';
+import { methodById, type Deed, type MethodId, step as newStep, type PhaseId, type Step } from '../catalogue';
 import type { BlendPlan, BlendStep } from '../colour';
 import { CRACK_KINDS, type DamageKind } from '../damage';
 import type { AdhesiveId } from '../adhesive';
 import { layingMinutes } from '../press';
-import { memory, sourced } from '../sources';
+import { derived, memory, sourced } from '../sources';
 import type { FinishGoal } from '../terms';
 import type { Ways } from '../ways';
 
@@ -30,6 +30,10 @@ const plain = (s: Step): WorkedStep => ({ ...s, needs: {} });
 const REGLUED = ['reglue', 'patch'];
 /** Getting the clamps and the release sheet ready for a press takes this long beside the laying itself. min. */
 const PRESS_READY_MIN = sourced(8, memory('bringing platen, sheet and clamps to hand'));
+const WORKABLE_SOURCE = memory(
+  'the glue’s own time until it can be worked on; its table or your product has it',
+);
+const PRESS_SOURCE = derived('spreading and clamping at the common pace, and getting ready');
 const LEAST_PRESS_MIN = sourced(5, memory('nothing is glued in less'));
 
 const STICKS: Record<Ways['stickOrder'], string> = {
@@ -91,9 +95,12 @@ function linkSteps(
       ...step,
       detail: [step.detail, shims, `${glue.label}.`, glue.caution].filter(Boolean).join(' '),
       attended: pressed
-        ? Math.max(
-            LEAST_PRESS_MIN.value,
-            Math.ceil(layingMinutes(link.areaMm2, count)) + PRESS_READY_MIN.value,
+        ? sourced(
+            Math.max(
+              LEAST_PRESS_MIN.value,
+              Math.ceil(layingMinutes(link.areaMm2, count)) + PRESS_READY_MIN.value,
+            ),
+            PRESS_SOURCE,
           )
         : step.attended,
       wait: sourced(glue.clampMin, memory('the glue’s own clamp time, as its table or your product has it')),
@@ -103,31 +110,25 @@ function linkSteps(
     const out: WorkedStep[] = [held];
     if (pressed && count > 0) {
       out.push(
-        plain({
-          key: 'off',
-          phase: step.phase,
-          title: 'Clamps off',
-          detail: `Take off clamps and platen of ${label.toLowerCase()}; tap it: no hollow sound.`,
-          attended: 5,
-          deeds: [],
-        }),
+        plain(
+          newStep(
+            'off',
+            step.phase,
+            'Clamps off',
+            `Take off clamps and platen of ${label.toLowerCase()}; tap it: no hollow sound.`,
+            5,
+          ),
+        ),
       );
     }
     if (glue.workableMin > glue.clampMin) {
       out.push(
-        plain({
-          key: 'cure',
-          phase: step.phase,
-          title: 'Glue hardens',
-          detail: 'No work on it before.',
-          attended: 0,
-          wait: sourced(
-            glue.workableMin - glue.clampMin,
-            memory('the glue’s own time until it can be worked on'),
-          ),
-          deeds: [],
-          after: [step.key],
-        }),
+        plain(
+          newStep('cure', step.phase, 'Glue hardens', 'No work on it before.', 0, [], {
+            wait: sourced(glue.workableMin - glue.clampMin, WORKABLE_SOURCE),
+            after: [step.key],
+          }),
+        ),
       );
     }
     return out;
@@ -153,15 +154,17 @@ const BLEND_ATTENDED: Record<BlendStep['id'], number> = {
 
 const blendSteps = (blend: BlendPlan | undefined): WorkedStep[] =>
   (blend?.steps ?? []).map((s) =>
-    plain({
-      key: s.id,
-      phase: BLEND_PHASE[s.id],
-      title: s.title,
-      detail: s.scuffGrit ? `${s.detail} Scuff with ${s.scuffGrit.value} (ISO 6344) when dry.` : s.detail,
-      attended: BLEND_ATTENDED[s.id],
-      wait: s.waitMin,
-      deeds: BLEND_DEEDS[s.id],
-    }),
+    plain(
+      newStep(
+        s.id,
+        BLEND_PHASE[s.id],
+        s.title,
+        s.scuffGrit ? `${s.detail} Scuff with ${s.scuffGrit.value} (ISO 6344) when dry.` : s.detail,
+        BLEND_ATTENDED[s.id],
+        BLEND_DEEDS[s.id],
+        { wait: s.waitMin },
+      ),
+    ),
   );
 
 /**

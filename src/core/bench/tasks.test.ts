@@ -1,35 +1,48 @@
-import { METHODS } from '../catalogue';
+import { methodById, METHODS, PHASES, phaseIndex, type MethodId } from '../catalogue';
+import { waysFor, type WayChoices } from '../ways';
 import { benchInput } from './plan';
-import { phaseIndex } from '../catalogue';
 import { schedule } from './schedule';
-import { tasksFor, type PieceWork, type RepairWork } from './tasks';
+import { minutesFrom } from './calendar';
+import type { FaceWork } from './pieceSteps';
+import type { LinkWork } from './repairSteps';
+import { phaseOrder, tasksFor, type PieceWork, type RepairWork } from './tasks';
 
 const glue = { id: 'liquidHide' as const, label: 'Liquid hide glue', clampMin: 120, workableMin: 1440 };
-const lifted: RepairWork = {
-  damageId: 'd1',
-  label: '1 Lifted edge',
-  method: 'floodAndPress',
-  areaMm2: 5400,
-  glue,
-  clamps: { resource: 'clamp:fStyle', count: 3 },
+const link = (method: MethodId, count = 3, areaMm2 = 5400): LinkWork => ({
+  method,
+  areaMm2,
+  ...(methodById(method).steps.some((s) => s.glued)
+    ? { glue, ...(method === 'tack' ? {} : { clamps: { resource: 'clamp:fStyle', count } }) }
+    : {}),
+});
+const repair = (damageId: string, label: string, chain: LinkWork[], method: MethodId): RepairWork => ({
+  damageId,
+  label,
+  method,
+  chain,
   shimSheets: 0,
-  powderyGlueLine: false,
-};
-const chip: RepairWork = {
-  ...lifted,
-  damageId: 'd2',
-  label: '2 Missing veneer',
-  method: 'veneerPatch',
-  areaMm2: 900,
-  clamps: { resource: 'clamp:fStyle', count: 1 },
+  surface: { finishNow: 'lacquer' },
+});
+const lifted = repair('d1', '1 Lifted edge', [link('floodAndPress')], 'floodAndPress');
+const chip = repair('d2', '2 Missing veneer', [link('veneerPatch', 1, 900)], 'veneerPatch');
+const top: FaceWork = {
+  name: 'Top',
+  build: 'solidCore',
+  veneerMm: 0.8,
+  species: 'walnut',
+  finishNow: 'lacquer',
+  goal: 'lacquer',
+  refreshed: false,
 };
 const piece: PieceWork = {
   pieceId: 'p',
-  school: 'clear',
   goal: 'lacquer',
-  finishNowIsPaint: false,
+  faces: [top],
+  ways: waysFor('clear'),
   repairs: [lifted, chip],
 };
+const only = (method: MethodId): RepairWork => repair('d1', '1 Lifted edge', [link(method)], method);
+const kept: PieceWork = { ...piece, goal: 'keep', faces: [{ ...top, goal: 'keep' }] };
 const shop = { resources: { hands: 1, 'clamp:fStyle': 3 }, workingHours: { from: '08:00', to: '17:00' } };
 const NOW = '2026-03-02T08:00:00';
 
@@ -68,13 +81,13 @@ test('every phase waits for all of the one before', () => {
 });
 
 test('a finish that stays is neither stripped nor coated over', () => {
-  const ids = tasksFor({ ...piece, goal: 'keep', repairs: [lifted] }).map((t) => t.id);
+  const ids = tasksFor({ ...kept, repairs: [lifted] }).map((t) => t.id);
   expect(ids).toEqual(['p/intake', 'd1/clean', 'd1/dryRun', 'd1/press', 'd1/off', 'd1/cure', 'p/reassemble']);
 });
 
 test('every method but leaving has steps, with its cautions', () => {
   for (const m of METHODS) {
-    const tasks = tasksFor({ ...piece, goal: 'keep', repairs: [{ ...lifted, method: m.id }] });
+    const tasks = tasksFor({ ...kept, repairs: [only(m.id)] });
     const steps = tasks.filter((t) => t.id.startsWith('d1/'));
     expect(steps.length > 0).toBe(m.id !== 'leave');
     for (const s of steps) expect(s.cautions).toContain('always');
@@ -85,10 +98,10 @@ test('every method but leaving has steps, with its cautions', () => {
 });
 
 test('a split is clamped as long as its glue says, then left to harden, and levelled after', () => {
-  const split = tasksFor({ ...piece, goal: 'keep', repairs: [{ ...lifted, method: 'sliver' }] });
+  const split = tasksFor({ ...kept, repairs: [only('sliver')] });
   const byId = new Map(split.map((t) => [t.id, t]));
   expect(byId.get('d1/glue')).toMatchObject({
-    unattendedMin: lifted.glue?.clampMin,
+    unattendedMin: glue.clampMin,
     needs: { 'clamp:fStyle': 3 },
   });
   expect(byId.get('d1/cure')?.after).toContain('d1/glue');
@@ -96,7 +109,7 @@ test('a split is clamped as long as its glue says, then left to harden, and leve
 });
 
 test('a finish that comes off with the whole piece is not stripped twice', () => {
-  const ids = tasksFor({ ...piece, repairs: [{ ...lifted, method: 'renewFinish' }] }).map((t) => t.id);
+  const ids = tasksFor({ ...piece, repairs: [only('renewFinish')] }).map((t) => t.id);
   expect(ids.filter((id) => id.endsWith('/strip'))).toEqual(['p/strip']);
 });
 
@@ -115,17 +128,175 @@ test('ticking a step moves the rest: glue that sets goes on setting from its rea
   expect(w.get('p/strip')?.start).toBe('2026-03-02T16:00:00');
 });
 
-test('the glue that is taken adds its own cautions to the steps of its repair', () => {
+test('the glue that is taken adds its own cautions to the steps that it is used in', () => {
   const said = (glueId: 'liquidHide' | 'epoxy'): string[] =>
     tasksFor({
-      pieceId: 'p',
-      school: 'clear',
-      goal: 'shellac',
-      finishNowIsPaint: false,
-      repairs: [{ ...lifted, glue: { ...glue, id: glueId } }],
+      ...piece,
+      repairs: [{ ...lifted, chain: [{ ...link('floodAndPress'), glue: { ...glue, id: glueId } }] }],
     })
-      .filter((t) => t.id.startsWith('d1/'))
+      .filter((t) => t.id === 'd1/press')
       .flatMap((t) => t.cautions);
   expect(said('epoxy')).toContain('epoxy');
-  expect(said('liquidHide')).not.toContain('epoxy');
+  expect(said('liquidHide')).toEqual(['always']);
+});
+
+test('a chain is done link after link; names of the main method stay, the others carry theirs', async () => {
+  const chained = repair(
+    'd1',
+    '1 Lifted edge',
+    [link('hardenCore'), link('washGlueLine'), link('floodAndPress'), link('veneerPatch', 1, 900)],
+    'floodAndPress',
+  );
+  const tasks = tasksFor({ ...piece, repairs: [chained] });
+  const ids = tasks.map((t) => t.id);
+  expect(ids).toEqual(expect.arrayContaining(['d1/hardenCore.soak', 'd1/washGlueLine.wash', 'd1/press', 'd1/veneerPatch.press'])); // prettier-ignore
+  const w = await when(tasks);
+  const order = ['d1/hardenCore.soak', 'd1/hardenCore.bed', 'd1/washGlueLine.wash', 'd1/clean', 'd1/press', 'p/strip', 'd1/veneerPatch.cut', 'd1/veneerPatch.press', 'd1/veneerPatch.trim']; // prettier-ignore
+  const starts = order.map((id) => w.get(id)?.start ?? '');
+  expect(starts).toEqual([...starts].sort());
+  // The wash flashes off before glue goes in.
+  expect(minutesFrom(w.get('d1/clean')?.start ?? '')).toBeGreaterThanOrEqual(
+    minutesFrom(w.get('d1/washGlueLine.wash')?.start ?? '') + 12 * 60,
+  );
+});
+
+// Common practice: old paint that stays under new paint is never sanded.
+test('old paint under new paint is scuffed wet after a test, and nothing says to sand the face', () => {
+  const painted = { ...top, finishNow: 'paint' as const, goal: 'paint' as const };
+  const tasks = tasksFor({
+    ...piece,
+    goal: 'paint',
+    faces: [painted],
+    repairs: [
+      {
+        ...repair('d2', '2 Gouge', [link('polyesterFiller')], 'polyesterFiller'),
+        surface: { finishNow: 'paint' },
+      },
+    ],
+  });
+  expect(tasks.map((t) => t.title).join()).not.toMatch(/sand the face/i);
+  const scuff = tasks.find((t) => t.id === 'p/strip');
+  expect(scuff?.title).toBe('Scuff the old paint wet');
+  expect(scuff?.detail).toContain('Test it for lead first');
+  expect(scuff?.cautions[0]).toBe('leadPaint');
+  const level = tasks.find((t) => t.id === 'd2/fill2');
+  expect(level?.cautions).toContain('leadPaint');
+  expect(level?.detail).toContain('work wet');
+});
+
+test('lead is judged by the face that is worked on, not by the first of the piece', () => {
+  const faces: FaceWork[] = [
+    { ...top, name: 'Top' },
+    { ...top, name: 'Case', build: 'solid', veneerMm: 0, finishNow: 'paint', goal: 'lacquer' },
+  ];
+  const onCase: RepairWork = { ...repair('d3', '3 Dent', [link('dutchman')], 'dutchman'), surface: { finishNow: 'paint' } }; // prettier-ignore
+  const onTop: RepairWork = repair('d4', '4 Dent', [link('dutchman')], 'dutchman');
+  const tasks = tasksFor({ ...piece, faces, repairs: [onCase, onTop] });
+  const cautions = (id: string): string[] => tasks.find((t) => t.id === id)?.cautions ?? [];
+  expect(cautions('d3/cut')).toContain('leadPaint');
+  expect(cautions('d4/cut')).not.toContain('leadPaint');
+  expect(cautions('p/strip')).toContain('leadPaint');
+  expect(cautions('p/intake')).toContain('leadPaint');
+});
+
+test('intake, rub-out and coats carry their cautions', () => {
+  const radio = tasksFor({ ...piece, holds: ['electric', 'pest'] });
+  const said = (id: string, tasks = radio): string[] => tasks.find((t) => t.id === id)?.cautions ?? [];
+  expect(said('p/intake')).toEqual(
+    expect.arrayContaining(['electricSet', 'mould', 'pestTreatment', 'asbestos']),
+  );
+  expect(radio.find((t) => t.id === 'p/intake')?.detail).toContain('electric set comes out first');
+  expect(said('p/coat1')).toEqual(expect.arrayContaining(['solvent', 'spray']));
+  expect(said('p/rub')).toEqual(expect.arrayContaining(['dust', 'oilyRags']));
+  const oiled = tasksFor({ ...piece, goal: 'oil', faces: [{ ...top, goal: 'oil' }] });
+  expect(said('p/coat1', oiled)).toContain('oilyRags');
+});
+
+// Common practice: lacquer 2 to 7 days, varnish 1 to 2 weeks before a full rub; oil is not rubbed, paint goes by its label.
+test.each<['shellac' | 'lacquer' | 'varnish' | 'oil' | 'paint', number | undefined]>([
+  ['lacquer', 2],
+  ['varnish', 7],
+  ['oil', undefined],
+  ['paint', undefined],
+])('%s hardens so many days before it is rubbed: %s', (goal, days) => {
+  const tasks = tasksFor({ ...piece, goal, faces: [{ ...top, goal }] });
+  const coats = tasks.filter((t) => t.id.startsWith('p/coat'));
+  expect(tasks.some((t) => t.id === 'p/rub')).toBe(days !== undefined);
+  if (days !== undefined) expect(coats[coats.length - 1]?.unattendedMin).toBe(days * 24 * 60);
+});
+
+test('crazed shellac that is revived is not stripped', () => {
+  const shellac = { ...top, finishNow: 'shellac' as const, goal: 'shellac' as const, refreshed: true };
+  const ids = tasksFor({ ...piece, goal: 'shellac', faces: [shellac], repairs: [only('reviveFinish')] }).map((t) => t.id); // prettier-ignore
+  expect(ids).not.toContain('p/strip');
+  expect(ids).not.toContain('p/sand');
+});
+
+describe('where the trade disagrees, the way that is taken changes the plan', () => {
+  const tasksWith = (ways: WayChoices, more: Partial<PieceWork> = {}): ReturnType<typeof tasksFor> =>
+    tasksFor({ ...piece, ...more, ways: waysFor('clear', ways) });
+  const order = (ways: WayChoices): string[] => phaseOrder(waysFor('clear', ways));
+  const before = (list: string[], a: string, b: string): boolean => list.indexOf(a) < list.indexOf(b);
+
+  test('patches before or after the strip, regluing before both', () => {
+    expect(before(order({ patchOrder: 'before' }), 'patch', 'strip')).toBe(true);
+    expect(before(order({ patchOrder: 'after' }), 'strip', 'patch')).toBe(true);
+    for (const patchOrder of ['before', 'after'] as const)
+      for (const veneerOrder of ['before', 'after'] as const) {
+        const phases = order({ patchOrder, veneerOrder });
+        expect(before(phases, 'reglue', 'strip')).toBe(true);
+        expect(new Set(phases)).toEqual(new Set(PHASES.map((p) => p.id)));
+      }
+  });
+
+  test('whole faces laid before the carcass is glued', () => {
+    expect(before(order({ veneerOrder: 'before' }), 'reglue', 'structure')).toBe(true);
+    const sheet = [repair('d1', '1 Foil', [link('hardenCore'), link('reveneer')], 'reveneer')];
+    const tasks = tasksWith({ veneerOrder: 'before' }, { repairs: sheet });
+    expect(tasks.find((t) => t.id === 'd1/press')?.phase).toBe('reglue');
+    expect(tasks.find((t) => t.id === 'd1/hardenCore.soak')?.phase).toBe('reglue');
+  });
+
+  test('thin veneer stripped, scraped or sanded, each with its own cautions', () => {
+    const strip = (thinVeneer: 'strip' | 'scrape' | 'sand') =>
+      tasksWith({ thinVeneer }).find((t) => t.id === 'p/strip');
+    expect(strip('strip')?.cautions).toContain('methylene');
+    expect(strip('scrape')).toMatchObject({ title: 'Scrape the old finish off', cautions: ['always'] });
+    expect(strip('sand')?.detail).toContain('P150');
+    expect(strip('sand')?.cautions).toContain('dust');
+  });
+
+  test('acid, sticks and sanding say what is taken', () => {
+    const title = (acid: 'spot' | 'panel') =>
+      tasksWith({ acid }, { repairs: [only('oxalicAcid')] }).find((t) => t.id === 'd1/acid')?.title;
+    expect([title('spot'), title('panel')]).toEqual([
+      'Oxalic acid on the mark: 1 Lifted edge',
+      'Oxalic acid over the panel: 1 Lifted edge',
+    ]);
+    const stick = (stickOrder: 'ground' | 'dark') =>
+      tasksWith({ stickOrder }, { repairs: [only('burnIn')] }).find((t) => t.id === 'd1/burn')?.detail;
+    expect(stick('ground')).toContain('Ground tone first');
+    expect(stick('dark')).toContain('dark tone first');
+    const sand = (sandingDirection: 'along' | 'across') =>
+      tasksWith({ sandingDirection }).find((t) => t.id === 'p/sand')?.detail;
+    expect(sand('along')).toContain('with the grain only');
+    expect(sand('across')).toContain('across');
+  });
+
+  test('cracks closed before or after the strip', () => {
+    const cracked: RepairWork = { ...only('sawdustGlue'), kind: 'longCrack' };
+    const phase = (crackOrder: 'before' | 'after') =>
+      tasksWith({ crackOrder }, { repairs: [cracked] }).find((t) => t.id === 'd1/fill')?.phase;
+    expect([phase('before'), phase('after')]).toEqual(['structure', 'bareFill']);
+  });
+
+  test('whatever is taken, no plan chases itself', async () => {
+    const chains = repair('d1', '1 Foil', [link('coreBlock'), link('reveneer')], 'reveneer');
+    const joint = repair('d5', '5 Loose joint', [link('reglueJoint')], 'reglueJoint');
+    for (const patchOrder of ['before', 'after'] as const)
+      for (const veneerOrder of ['before', 'after'] as const) {
+        const tasks = tasksWith({ patchOrder, veneerOrder }, { repairs: [chains, joint, chip] });
+        expect((await when(tasks)).size).toBe(tasks.length);
+      }
+  });
 });

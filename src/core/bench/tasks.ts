@@ -3,6 +3,7 @@ import type { BlendPlan } from '../colour';
 import type { DamageKind } from '../damage';
 import { cautionsFor, type CautionId, type Hazard, type RiskySurface } from '../safety';
 import type { SandingBudget } from '../sanding';
+import { describeSource } from '../sources';
 import type { FinishGoal } from '../terms';
 import type { Ways } from '../ways';
 import { pieceSteps, type FaceWork } from './pieceSteps';
@@ -19,6 +20,8 @@ export type BenchTask = {
   needs: Record<string, number>;
   attendedNeeds: Record<string, number>;
   cautions: CautionId[];
+  /** Where its minutes come from. */
+  from: string;
 };
 
 export type RepairWork = {
@@ -80,12 +83,16 @@ export function tasksFor(piece: PieceWork): BenchTask[] {
       phase: step.phase,
       title: label ? `${step.title}: ${label}` : step.title,
       detail: `${step.detail}${wet}`,
-      attendedMin: Math.ceil(step.attended),
+      attendedMin: Math.ceil(step.attended.value),
       unattendedMin: Math.ceil(step.wait?.value ?? 0),
       after: (step.after ?? []).map((key) => `${prefix}/${key}`),
       needs: step.needs,
-      attendedNeeds: step.attended > 0 ? { hands: 1 } : {},
+      attendedNeeds: step.attended.value > 0 ? { hands: 1 } : {},
       cautions,
+      from: [
+        `Work: ${describeSource(step.attended.source)}`,
+        ...(step.wait ? [`Waiting: ${describeSource(step.wait.source)}`] : []),
+      ].join(' '),
     });
   };
   for (const repair of piece.repairs) {

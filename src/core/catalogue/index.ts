@@ -1,4 +1,4 @@
-export { ATTENDED_SOURCE, WORDS_SOURCE } from './kit';
+export { step, WORDS_SOURCE } from './kit';
 export { MATERIALS, materialWords, type MaterialId } from './materials';
 export { METHODS, methodById, type Method, type MethodId } from './methods';
 export { PHASES, PHASE_SOURCE, phaseIndex, phaseLabel, type PhaseId } from './phases';

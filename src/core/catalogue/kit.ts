@@ -17,7 +17,16 @@ export const step = (
   attended: number,
   deeds: readonly Deed[] = [],
   more: Pick<Step, 'wait' | 'after'> = {},
-): Step => ({ key, phase, title, detail, attended, deeds, ...more });
+): Step => ({
+  key,
+  phase,
+  title,
+  detail,
+  attended: sourced(attended, ATTENDED_SOURCE),
+  deeds,
+  source: WORDS_SOURCE,
+  ...more,
+});
 
 export const glue = (
   phase: Step['phase'],

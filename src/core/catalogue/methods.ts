@@ -1,3 +1,4 @@
+import { practice, type Source } from '../sources';
 import { CARE } from './care';
 import { CORE } from './core';
 import { FILL } from './fill';
@@ -10,13 +11,17 @@ import { SURFACE } from './surface';
 
 const TABLE = { ...REGLUE, ...PATCH, ...CORE, ...STRUCTURE, ...LET_IN, ...FILL, ...SURFACE, ...CARE };
 
+const MARKS_SOURCE: Source = practice('judged on the method done well');
+
 export type MethodId = keyof typeof TABLE;
-export type Method = Row & { id: MethodId };
+/** `source` is that of its marks and of the figures in its words. */
+export type Method = Row & { id: MethodId; source: Source };
 
 /** Repair methods in the words of the trade. Marks are common practice. */
 export const METHODS: readonly Method[] = (Object.entries(TABLE) as [MethodId, Row][]).map(([id, row]) => ({
   ...row,
   id,
+  source: MARKS_SOURCE,
 }));
 
 const BY_ID: ReadonlyMap<string, Method> = new Map(METHODS.map((m) => [m.id, m]));

@@ -1,5 +1,5 @@
 import type { DamageKind } from '../damage';
-import type { Sourced } from '../sources';
+import type { Source, Sourced } from '../sources';
 import type { MaterialId } from './materials';
 import type { PhaseId } from './phases';
 
@@ -34,12 +34,14 @@ export type Step = {
   title: string;
   detail: string;
   /** Minutes of a careful hand; the log shows what they really took. */
-  attended: number;
+  attended: Sourced;
   /** Minutes it is then left alone, where the glue does not say so. */
   wait?: Sourced;
   /** The glue's own wait comes after it: clamped until it holds, then left until it can be worked on. */
   glued?: boolean;
   deeds: readonly Deed[];
+  /** Of the figures in its words. */
+  source: Source;
   /** Keys of steps of the same repair; the step before it when not given. */
   after?: readonly string[];
 };

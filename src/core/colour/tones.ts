@@ -1,6 +1,7 @@
 import { contains, distanceToBoundary, offsetOutline, boundingBox, type Polygon } from '../geometry';
 import type { Raster } from '../picture';
 import { labFromRgb, type Lab } from './lab';
+import { memory } from '../sources';
 
 /**
  * What the eye takes from wood: the lightest ground, the whole, the dark figure lines, and how much the figure runs one way
@@ -64,6 +65,7 @@ const coherenceOf = ({ xx, xy, yy }: Slopes): number =>
   xx + yy === 0 ? 0 : Math.hypot(xx - yy, 2 * xy) / (xx + yy);
 
 /** How far from the damage the colour is read: not its dirty rim, not the other end of the panel. mm. */
+export const RING_MM_SOURCE = memory('a finger’s breadth of sound wood, clear of the dirty rim');
 export const RING_MM = { inner: 3, outer: 22 };
 /** Slopes of the figure are taken over this distance to either side. mm. */
 const FIGURE_REACH_MM = 1;

@@ -1,11 +1,13 @@
 import { kindInfo, type DamageKind, type Gravity } from '../damage';
-import { practice, type Source } from '../sources';
+import { memory, practice, type Source } from '../sources';
 
 /** One damage as the summary sees it. */
 export type Counted = { id: string; kind: DamageKind; areaMm2: number; show: boolean };
 
 /** Points a damage costs by its gravity on a show face; half of it on a hidden one. */
 export const GRAVITY_POINTS: Record<Gravity, number> = { 1: 2, 2: 4, 3: 8 };
+export const GRAVITY_POINTS_SOURCE: Source = memory('our own measure, not a standard');
+export const AREA_POINTS_SOURCE: Source = GRAVITY_POINTS_SOURCE;
 /** Points that a wholly damaged face costs beyond its count. */
 export const AREA_POINTS = 40;
 export const CONDITION_SOURCE: Source = practice(

@@ -1,3 +1,4 @@
+import { practice, type Source } from '../sources';
 /** How a damage is marked on its face: an area, a line with a width, a round hole, a run along an edge, a lost corner. */
 export type MarkTool = 'area' | 'line' | 'circle' | 'edge' | 'corner';
 
@@ -298,6 +299,11 @@ export const DAMAGE_KINDS = {
     'Parts of different wood or age do not go together in colour.',
   ),
 } satisfies Record<string, DamageKindInfo>;
+
+/** Of how grave each kind is; used by the condition score. */
+export const DAMAGE_KINDS_SOURCE: Source = practice(
+  'what gets worse by itself is graver than what is only seen',
+);
 
 export type DamageKind = keyof typeof DAMAGE_KINDS;
 

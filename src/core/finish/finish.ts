@@ -126,6 +126,11 @@ const MET: Record<ClearFinish, number> = { bare: 0.1, wax: 0.1, oil: 0.1, shella
 
 /** From this chance on a finish is taken as told. */
 export const SURE = 0.85;
+export const SURE_SOURCE = memory('about six to one');
+/** Of how often each finish reacts to each test. */
+export const FINISH_TESTS_SOURCE = memory(
+  'how finishes react, in shares of a hundred trials as a refinisher would guess them',
+);
 /** What a step of harm is weighed at against a bit of knowledge. */
 const HARM_BITS = 0.15;
 

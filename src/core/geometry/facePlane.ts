@@ -10,8 +10,13 @@ import {
   type Polygon,
 } from './point';
 import { compose, homographyFrom, invertHomography, project, type Homography } from './homography';
+import { memory, published } from '../sources';
 
 /** Things of known size that can lie on a face. The face itself has the size the user measured. */
+export const REFERENCE_OBJECTS_SOURCE = published(
+  'ISO/IEC 7810, ISO 216 and ANSI/ASME Y14.1',
+  'sizes of cards and sheets',
+);
 export const REFERENCE_OBJECTS = {
   card: {
     label: 'Bank or identity card',
@@ -60,8 +65,12 @@ export type FacePlaneInput = {
 };
 
 /** How well a handle is placed with the magnifier, as a share of the picture's longer side (one standard deviation). */
+export const HANDLE_ERROR_SHARE_SOURCE = memory(
+  'a finger with a magnifier hits within a thousandth of the picture',
+);
 export const HANDLE_ERROR_SHARE = 0.001;
 /** How well a size is known: a tape or a rule, one standard deviation. */
+export const SIZE_ERROR_MM_SOURCE = memory('a tape or a rule is read to half a millimetre');
 export const SIZE_ERROR_MM = 0.5;
 
 const rectangle = (widthMm: number, heightMm: number): Point[] => [

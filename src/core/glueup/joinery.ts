@@ -120,6 +120,9 @@ export const thickestMm = (radiusMm: number, state: BendState): number => radius
 /** How many to make so that so many are whole. */
 export const withSpares = (needed: number): number => Math.ceil(needed / (1 - BREAKAGE.share));
 
+/** What a firm hand turns a wooden handle with. N·m. */
+export const HAND_TORQUE_NM = { least: 4, most: 6, source: memory('a firm hand on a wooden handle') };
+
 export const SCREW_SOURCE: Source = published(
   'Any machine-design handbook, power screws',
   'F = T / (K · d), K about 0.2 for a dry steel thread',

@@ -1,5 +1,5 @@
 import { assertRange } from '../check';
-import { practice, type Source } from '../sources';
+import { memory, practice, type Source } from '../sources';
 
 export type StagesInput = {
   areaMm2: number;
@@ -23,6 +23,7 @@ export type Stages = {
 
 /** So much of the open time is planned for; the rest is for what goes wrong. */
 export const OPEN_TIME_SHARE = 0.8;
+export const OPEN_TIME_SHARE_SOURCE: Source = memory('a fifth of the open time is kept for what goes wrong');
 export const STAGES_SOURCE: Source = practice('more area than the open time allows is done in stages');
 
 const laying = (areaMm2: number, clamps: number, s: StagesInput): number =>

@@ -1,5 +1,5 @@
 import { assertRange } from '../check';
-import { memory, published, sourced, type Source } from '../sources';
+import { derived, memory, published, sourced, type Source } from '../sources';
 
 /** Liquid glue against air, and how it stands on wood. */
 export const SURFACE = {
@@ -49,5 +49,9 @@ export function drawnInMm(gapMm: number, viscosityMPas: number | undefined, open
 
 /** No split is closer than this. mm. */
 export const LEAST_GAP_MM = 0.02;
+export const LEAST_GAP_MM_SOURCE = memory('two fibres’ breadth; no split is closer');
 /** Wider than this the pull is weaker than the glue's own weight over a finger's breadth. mm. */
 export const WICKS_UP_TO_MM = 0.3;
+export const WICKS_UP_TO_MM_SOURCE = derived(
+  'capillary pull against the glue’s own weight over a finger’s breadth',
+);

@@ -1,4 +1,5 @@
 import { memory, practice, sourced } from '../sources';
+import { CRACK_LIMITS } from '../wood';
 
 const cp = (note: string) => practice(note);
 
@@ -60,7 +61,7 @@ export const LIMITS = {
   voidMm: sourced(12, memory('from about a finger’s breadth on it is a void')),
   blockHoleMm: sourced(25, memory('larger round holes are squared off')),
   plugMostMm: sourced(40, memory('plug cutters are made up to about 40 mm')),
-  hairlineMm: sourced(0.6, memory('a sliver cannot be let into a gap thinner than a thick card')),
+  hairlineMm: CRACK_LIMITS.hairlineMm,
   dustMm: sourced(1, memory('dust in glue shrinks out of a wider gap')),
   wideCrackMm: sourced(3, memory('a filler shrinks out of a wider crack')),
   pouredCrackMm: sourced(4, memory('from here on a crack is poured, not filled')),
@@ -70,16 +71,10 @@ export const LIMITS = {
   ),
   shortRunMm: sourced(60, memory('a gap of about two inches is shaped in place')),
   /** A stiff fill breaks out by more movement than this over the year, whatever its gap. */
-  stillMm: sourced(0.3, memory('a crack that opens and closes by less is taken as still')),
+  stillMm: CRACK_LIMITS.stillMm,
   /** Share of a crack's own gap by which it may open and close before a stiff fill gives way. */
-  stiffStrain: sourced(
-    0.3,
-    memory('fillers, sticks and dust in glue bear a third of their own width at the very most'),
-  ),
-  softStrain: sourced(
-    1,
-    practice('a crack that moves as much as its gap closes on anything that lies in it'),
-  ),
+  stiffStrain: CRACK_LIMITS.stiffStrain,
+  softStrain: CRACK_LIMITS.softStrain,
   /** Veneer, mm */
   thinVeneerMm: sourced(0.8, memory('modern commercial veneer is 0.5 to 0.8 mm')),
   knifeCutMm: sourced(1.2, memory('knife-cut veneer is under about 1.2 mm')),

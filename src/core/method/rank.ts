@@ -29,6 +29,9 @@ export const RULES: readonly Rule[] = [
 
 /** What one step of a rule's weight is worth beside the criteria, which add up to 100. */
 export const POINTS_PER_WEIGHT = 8;
+export const POINTS_PER_WEIGHT_SOURCE = memory(
+  'our own measure: a strong reason weighs as much as a quarter of all marks',
+);
 
 export type Reason = { rule: string; text: string; source: string; weight: number };
 /** Why a method cannot be taken, and what would change that: said after “if”. */

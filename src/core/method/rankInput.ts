@@ -3,6 +3,7 @@ import { DAMAGE_KINDS, QUESTIONS } from '../damage';
 import { MATERIALS, METHODS, type MarkedCriterion, type MaterialId, type MethodId } from '../catalogue';
 import { BUILDS, FINISH_GOALS, FINISHES_NOW, SCHOOLS, type School } from '../terms';
 import type { RepairCase } from './facts';
+import { practice, type Source } from '../sources';
 
 export type Criterion = MarkedCriterion | 'fit' | 'stock';
 
@@ -18,6 +19,8 @@ export const CRITERIA: Record<Criterion, string> = {
 
 export type Weights = Record<Criterion, number>;
 
+/** The schools’ aims, in numbers that the user may change. */
+export const SCHOOL_WEIGHTS_SOURCE: Source = practice('what each school puts first');
 /** How much each criterion counts in a school; the sum does not matter. Common practice; the user can change every one. */
 export const SCHOOL_WEIGHTS: Record<School, Weights> = {
   conserve: { fit: 2, strength: 2, invisibility: 3, reversibility: 5, speed: 1, ease: 1, stock: 1 },

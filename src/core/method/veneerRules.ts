@@ -67,6 +67,8 @@ const LOOSE_RULES: readonly Rule[] = [
     'Most of the face is sound; taking it up would loosen what holds.', 'much more of the face proves loose'),
   { ...rule('relay-unknown', 'against', ['liftAndRelay'], all(lifted, unknown('faceShare'), not(is('kind', 'looseVeneer'))),
     'It is not known yet how much of the face is loose.', 3), waits: 'faceShare' },
+  rule('flood-most', 'against', ['floodAndPress', 'injectAndPress'], over('faceShare', LIMITS.nearlyAllLoose),
+    'So far from the mouth nobody knows whether the glue has run.', 2),
   rule('relay-core', 'for', ['liftAndRelay'], all(is('coreSound', false), over('faceShare', LIMITS.mostLoose)),
     'Only with the veneer up can so much of the core be mended.', 3),
   rule('relay-waxy', 'for', ['liftAndRelay'], is('glueLine', 'waxy'),

@@ -1,4 +1,5 @@
 import type { Point, Polygon } from '../geometry';
+import { published } from '../sources';
 
 /** Marks on paper, in mm from the top left corner. Ink is black unless a grey is given (0 black … 1 white). */
 export type Mark =
@@ -21,6 +22,7 @@ export type Mark =
 export type Page = { widthMm: number; heightMm: number; marks: Mark[] };
 
 export type Paper = 'a4' | 'letter';
+export const PAPERS_SOURCE = published('ISO 216 and ANSI/ASME Y14.1', 'A4 and Letter');
 export const PAPERS: Record<Paper, { widthMm: number; heightMm: number }> = {
   a4: { widthMm: 210, heightMm: 297 },
   letter: { widthMm: 215.9, heightMm: 279.4 },

@@ -1,4 +1,4 @@
-export { checkBar, PAPERS, type Mark, type Page, type Paper } from './drawing';
+export { checkBar, PAPERS, PAPERS_SOURCE, type Mark, type Page, type Paper } from './drawing';
 export { toSvg } from './svg';
 export { patchSheet, type PatchSheetInput } from './patchSheet';
 export { setPages, type Block } from './textPages';

@@ -1,6 +1,7 @@
 import type { AdhesiveId } from '../adhesive';
 import { methodById, type Deed, type MethodId } from '../catalogue';
 import type { FinishNow } from '../terms';
+import { practice, type Source } from '../sources';
 
 export type CautionId = keyof typeof CAUTIONS;
 
@@ -52,6 +53,11 @@ export const CAUTIONS = {
     'Some rosewoods, mahogany and ebony are protected: check the rules before wood or the piece is bought, sold or sent over a border.',
   always: "Follow the product's label and data sheet, local codes and licensed practice.",
 } as const;
+
+/** Of the figures in them. */
+export const CAUTIONS_SOURCE: Source = practice(
+  'as labels, data sheets and public safety advice have it; they go first',
+);
 
 /** What a deed can do to a person, whatever it is done to. */
 const BY_DEED: Record<Deed, readonly CautionId[]> = {

@@ -1,5 +1,6 @@
 export {
   CAUTIONS,
+  CAUTIONS_SOURCE,
   cautionsFor,
   cautionsOf,
   HAZARDS,

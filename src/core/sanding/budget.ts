@@ -1,8 +1,9 @@
 import { assertRange } from '../check';
-import { memory, practice, published, sourced, type Sourced } from '../sources';
+import { memory, practice, published, sourced, type Source, type Sourced } from '../sources';
 
+const P_GRADES = published('ISO 6344 (P grades)', 'median grain size, written down from memory');
 /** Median grain of a paper, µm, by its number in the P scale. */
-export const GRITS: readonly { p: number; medianUm: Sourced }[] = (
+export const GRITS: readonly { p: number; medianUm: Sourced; source: Source }[] = (
   [
     [80, 201],
     [100, 162],
@@ -17,7 +18,8 @@ export const GRITS: readonly { p: number; medianUm: Sourced }[] = (
   ] as const
 ).map(([p, um]) => ({
   p,
-  medianUm: sourced(um, published('ISO 6344 (P grades)', 'median grain size, written down from memory')),
+  medianUm: sourced(um, P_GRADES),
+  source: P_GRADES,
 }));
 
 /** How deep a scratch is, as a share of the median grain. */
@@ -41,7 +43,8 @@ export const LEAST_LEFT_MM: Sourced = sourced(
   memory('under a quarter of a millimetre glue and core begin to show'),
 );
 /** The same numbers in the other scale, CAMI: the finer the number, the further the two part. */
-export const CAMI_GRITS: readonly { number: number; medianUm: Sourced }[] = (
+const CAMI = memory('median grain size of the CAMI scale; less sure than the P grades');
+export const CAMI_GRITS: readonly { number: number; medianUm: Sourced; source: Source }[] = (
   [
     [80, 190],
     [100, 140],
@@ -55,7 +58,8 @@ export const CAMI_GRITS: readonly { number: number; medianUm: Sourced }[] = (
   ] as const
 ).map(([number, um]) => ({
   number,
-  medianUm: sourced(um, memory('median grain size of the CAMI scale; less sure than the P grades')),
+  medianUm: sourced(um, CAMI),
+  source: CAMI,
 }));
 
 /** Veneer thinner than this is knife-cut, and is stripped or scraped rather than sanded. mm. */

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { assertRange } from '../check';
+import { memory } from '../sources';
 
 export type CamberInput = {
   /** Between the end clamps. */
@@ -110,3 +111,4 @@ export function bridgeBowMm(
 
 /** More bow than this for its length is not planed but a sign of a caul that is too slender. Share of the length. */
 export const MOST_CAMBER_SHARE = 1 / 60;
+export const MOST_CAMBER_SHARE_SOURCE = memory('more bow is the sign of a caul that is too slender');

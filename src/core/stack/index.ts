@@ -6,6 +6,7 @@ export {
   camberOf,
   camberSchema,
   MOST_CAMBER_SHARE,
+  MOST_CAMBER_SHARE_SOURCE,
   parabolaHeightMm,
   type Camber,
   type CamberInput,

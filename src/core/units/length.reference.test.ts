@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { Fraction } from 'fraction.js';
-import { formatArea, formatLength, inchFraction, parseLength } from './length';
+import { exactLength, formatArea, formatLength, inchFraction, parseLength } from './length';
 
 describe('lengths as written in a shop', () => {
   // The expected inches come from fraction.js (exact rational arithmetic), an independent library.
@@ -89,8 +89,40 @@ describe('lengths as written in a shop', () => {
   test('printing', () => {
     expect(inchFraction(19.05)).toBe('3/4');
     expect(inchFraction(25.4)).toBe('1');
-    expect(formatLength(0.6, 'mm')).toBe('0.60 mm');
     expect(formatLength(0.6, 'in')).toBe('0.024 in');
-    expect(formatArea(1400, 'mm')).toBe('14.0 cm²');
+    expect(formatArea(1400, 'mm')).toBe('14 cm²');
+    expect(formatArea(140, 'mm')).toBe('1.4 cm²');
+  });
+
+  // As people say them: common practice.
+  test.each([
+    [18, '18 mm'],
+    [65.02, '65 mm'],
+    [64.6, '65 mm'],
+    [22.5, '22.5 mm'],
+    [1.5, '1.5 mm'],
+    [14.53, '14.5 mm'],
+    [0.6, '0.6 mm'],
+    [0.55, '0.55 mm'],
+    [0.024, '0.024 mm'],
+    [612.4, '612 mm'],
+    [0, '0 mm'],
+  ])('%d mm is said as %s', (mm, said) => {
+    expect(formatLength(mm, 'mm')).toBe(said);
+  });
+
+  test('nothing printed pretends to more digits than a rule or a caliper tells', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.1, max: 3000, noNaN: true }), (mm) => {
+        const said = formatLength(mm, 'mm');
+        expect(said).not.toMatch(/\.\d*0 mm$/);
+        expect(Math.abs(parseLength(said) - mm)).toBeLessThanOrEqual(mm >= 20 ? 0.5 : mm >= 2 ? 0.05 : 0.005);
+      }),
+    );
+  });
+
+  test('a field shows what was typed', () => {
+    expect(exactLength(65.25, 'mm')).toBe('65.25 mm');
+    expect(exactLength(19.05, 'in')).toBe('3/4 in');
   });
 });

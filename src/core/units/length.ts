@@ -102,16 +102,29 @@ export function inchFraction(mm: number, denominator = 64): string {
   return whole === 0 ? fraction : `${whole} ${fraction}`;
 }
 
-const decimalsFor = (value: number): number => (value >= 100 ? 0 : value >= 10 ? 1 : 2);
+/** No more digits than a rule, or below two millimetres a caliper, can tell; a half that was typed stays. */
+const decimalsFor = (mm: number): number => {
+  if (mm >= 20) return Number.isInteger(2 * mm) ? 1 : 0;
+  if (mm >= 2) return 1;
+  return mm >= 0.1 ? 2 : 3;
+};
 
-/** A length for reading: `0.60 mm`, `14.5 mm`, `612 mm`, `1 1/2 in`. Thin things in inches as decimals: `0.024 in`. */
-export function formatLength(mm: number, unit: LengthUnit): string {
-  if (unit === 'mm') return `${mm.toFixed(decimalsFor(mm))} mm`;
-  return mm < 25.4 / 16 ? `${(mm / 25.4).toFixed(3)} in` : `${inchFraction(mm)} in`;
-}
+/** A number without the noughts that only pretend to have been measured: `18`, `1.5`, `0.6`. */
+const plain = (value: number, decimals: number): string => String(Number(value.toFixed(decimals)));
 
-/** An area for reading, in cm² or in². */
+/** Inches: a reduced fraction to 1/64; thin things as decimals. */
+const inches = (mm: number): string => (mm < 25.4 / 16 ? plain(mm / 25.4, 3) : inchFraction(mm));
+
+/** A length for reading: `0.6 mm`, `14.5 mm`, `612 mm`, `1 1/2 in`. Thin things in inches as decimals: `0.024 in`. */
+export const formatLength = (mm: number, unit: LengthUnit): string =>
+  unit === 'mm' ? `${plain(mm, decimalsFor(Math.abs(mm)))} mm` : `${inches(mm)} in`;
+
+/** A length as it was typed, to the hundredth of a millimetre: for fields, which must not round what they are given. */
+export const exactLength = (mm: number, unit: LengthUnit): string =>
+  unit === 'mm' ? `${plain(mm, 2)} mm` : `${inches(mm)} in`;
+
+/** An area for reading, in cm² or in², with as many digits as an outline drawn by hand deserves. */
 export function formatArea(mm2: number, unit: LengthUnit): string {
   const value = unit === 'mm' ? mm2 / 100 : mm2 / 645.16;
-  return `${value.toFixed(decimalsFor(value))} ${unit === 'mm' ? 'cm²' : 'in²'}`;
+  return `${plain(value, value >= 10 ? 0 : value >= 1 ? 1 : 2)} ${unit === 'mm' ? 'cm²' : 'in²'}`;
 }

@@ -1,5 +1,5 @@
 import { deltaE00, type Tones } from '../colour';
-import { derived, practice, sourced, type Source } from '../sources';
+import { derived, memory, practice, sourced, type Source } from '../sources';
 import { thicknessPlan, type ThicknessPlan } from './thickness';
 
 export type Candidate = {
@@ -42,10 +42,28 @@ const DARK_WEIGHT = sourced(1, practice('lighter is better than darker; colour i
 const FIGURE_FIRST = practice('figure goes before colour: colour can be brought nearer, figure cannot');
 const CONTRAST_WEIGHT = sourced(0.35, FIGURE_FIRST);
 const COHERENCE_WEIGHT = sourced(25, FIGURE_FIRST);
-/** A ring of a few centimetres tells the run of a figure only this well. */
-const COHERENCE_DOUBT = 0.3;
-const SHIM_COST = 0.6;
-const LOW_COST = 4;
+const COHERENCE_DOUBT = sourced(
+  0.3,
+  memory('a ring of a few centimetres tells the run of a figure only this well'),
+);
+const SHIM_COST = sourced(
+  0.6,
+  memory('a sheet of paper is a minute’s work; less than a difference that is seen'),
+);
+const LOW_COST = sourced(
+  4,
+  memory('a patch that stays low is seen in raking light, as a clear difference of colour is'),
+);
+const SAME_WOOD = sourced(
+  1,
+  practice('the right stripe beats the right species; the same wood counts a little'),
+);
+/** What is noted beside a match: a figure so much weaker or stronger, a ground so much darker, in L*. */
+const NOTED = {
+  figure: sourced(6, memory('a difference of contrast that is seen from standing height')),
+  darker: sourced(1, memory('a difference of lightness that is just seen')),
+  lowMm: sourced(0.1, memory('a step that a fingernail finds')),
+};
 
 const contrast = (t: Tones): number => t.ground[0] - t.line[0];
 
@@ -61,10 +79,11 @@ function matchOne(wanted: Wanted, candidate: Candidate): Match {
   const runGap = Math.abs(candidate.tones.coherence - wanted.tones.coherence);
   const thickness = thicknessPlan(wanted.thicknessMm, candidate.thicknessMm);
   const notes: string[] = [];
-  if (darker > 1)
+  if (darker > NOTED.darker.value)
     notes.push(`Darker than the old ground by ${darker.toFixed(0)} L*; that cannot be taken away.`);
-  if (figureGap > 6) notes.push('Its figure is clearly weaker or stronger than the old one.');
-  if (runGap > COHERENCE_DOUBT) {
+  if (figureGap > NOTED.figure.value)
+    notes.push('Its figure is clearly weaker or stronger than the old one.');
+  if (runGap > COHERENCE_DOUBT.value) {
     notes.push(
       candidate.tones.coherence > wanted.tones.coherence
         ? 'Its grain runs straighter than the old figure.'
@@ -76,10 +95,10 @@ function matchOne(wanted: Wanted, candidate: Candidate): Match {
     difference +
     Math.max(0, darker) * DARK_WEIGHT.value +
     figureGap * CONTRAST_WEIGHT.value +
-    Math.max(0, runGap - COHERENCE_DOUBT) * COHERENCE_WEIGHT.value +
-    thickness.sheets * SHIM_COST +
-    (thickness.proudMm < -0.1 ? LOW_COST : 0) -
-    (candidate.species === wanted.species ? 1 : 0);
+    Math.max(0, runGap - COHERENCE_DOUBT.value) * COHERENCE_WEIGHT.value +
+    thickness.sheets * SHIM_COST.value +
+    (thickness.proudMm < -NOTED.lowMm.value ? LOW_COST.value : 0) -
+    (candidate.species === wanted.species ? SAME_WOOD.value : 0);
   return {
     id: candidate.id,
     name: candidate.name,

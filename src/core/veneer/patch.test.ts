@@ -110,7 +110,7 @@ describe('thickness', () => {
   test('a thicker one is levelled, a much thinner one is told', () => {
     expect(thicknessPlan(0.6, 0.9)).toMatchObject({
       sheets: 0,
-      advice: 'Level the patch by 0.30 mm after the glue is hard.',
+      advice: 'Level the patch by 0.3 mm after the glue is hard.',
     });
     expect(thicknessPlan(2, 0.6).advice).toContain('low');
     expect(() => thicknessPlan(0, 0.6)).toThrow('thickness of the old veneer is 0 mm');

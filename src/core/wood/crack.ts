@@ -1,5 +1,5 @@
 import { assertRange } from '../check';
-import { practice, type Source } from '../sources';
+import { memory, practice, sourced, type Source } from '../sources';
 import { woodMovement, type Air, type Cut } from './movement';
 
 export type CrackInput = {
@@ -45,8 +45,22 @@ export const CRACK_SOURCE: Source = practice(
   'the board is held at its far edges, so that all of its shrinking opens the crack; a frame that lets it float opens it less',
 );
 
-/** A fill that is stiff is broken out by more movement than this; a sliver needs a wider gap than a hairline. mm. */
-const LIMITS = { stiffMovesMm: 0.3, hairlineMm: 0.6 };
+/** What a fill bears, and what a sliver needs. */
+export const CRACK_LIMITS = {
+  /** Taken as still: it opens and closes by no more. mm. */
+  stillMm: sourced(0.3, memory('a crack that opens and closes by less is taken as still')),
+  /** Share of a crack's own gap by which it may open and close before a stiff fill gives way. */
+  stiffStrain: sourced(
+    0.3,
+    memory('fillers, sticks and dust in glue bear a third of their own width at the very most'),
+  ),
+  softStrain: sourced(
+    1,
+    practice('a crack that moves as much as its gap closes on anything that lies in it'),
+  ),
+  /** A sliver cannot be let into a thinner gap. mm. */
+  hairlineMm: sourced(0.6, memory('a sliver cannot be let into a gap thinner than a thick card')),
+} as const;
 
 /**
  * What a crack or an open joint does over the year, and what may therefore be done to it.
@@ -65,7 +79,9 @@ export function crackPlan({ boardMm, gapMm, now, dry, damp, closesByHand, ...woo
   const gapDryMm = gapMm - toDry.changeMm;
   const gapDampMm = gapMm - toDamp.changeMm;
   const movesMm = gapDryMm - gapDampMm;
-  const still = movesMm <= LIMITS.stiffMovesMm;
+  // A hairline that moves by half of itself is not still, however little that is.
+  const still = movesMm <= CRACK_LIMITS.stillMm.value && movesMm <= CRACK_LIMITS.stiffStrain.value * gapMm;
+  const hairline = gapMm < CRACK_LIMITS.hairlineMm.value;
   const [advice, why] = ((): [CrackAdvice, string] => {
     if (closesByHand && still)
       return ['close', 'It closes by hand and hardly moves, so glue holds it together.'];
@@ -74,12 +90,11 @@ export function crackPlan({ boardMm, gapMm, now, dry, damp, closesByHand, ...woo
         'close',
         'It closes by hand. Glue it near its dampest state if you can; in the dry months it is under tension, so take a glue that does not creep.',
       ];
-    if (still && gapMm < LIMITS.hairlineMm)
-      return ['fill', 'It hardly moves and is a hairline; a fill stays in.'];
+    if (still && hairline) return ['fill', 'It hardly moves and is a hairline; a fill stays in.'];
     if (still)
       return ['sliver', 'It hardly moves and is wide enough for a sliver, which is glued on both sides.'];
     if (gapDampMm <= 0)
-      return gapMm < LIMITS.hairlineMm
+      return hairline
         ? [
             'leave',
             'In the damp months it closes by itself. A stiff fill would be crushed and would split the board elsewhere.',
@@ -88,7 +103,7 @@ export function crackPlan({ boardMm, gapMm, now, dry, damp, closesByHand, ...woo
             'flexible',
             'In the damp months it closes on anything that is in it. Only wax or another soft fill gives way.',
           ];
-    return gapDampMm < LIMITS.hairlineMm
+    return gapDampMm < CRACK_LIMITS.hairlineMm.value
       ? ['flexible', 'It moves, and at its narrowest it is a hairline; a stiff fill would break out.']
       : [
           'sliver',

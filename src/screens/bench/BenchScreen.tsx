@@ -125,6 +125,7 @@ export function BenchScreen() {
                 <Fold key={t.id} title={`${t.when.start.slice(11, 16)}  ${t.title}`}>
                   <Text kind="label">{`${only ? '' : `${t.pieceName} · `}${phaseLabel(t.phase)} · ${formatMinutes(t.attendedMin)}${t.unattendedMin > 0 ? ` + ${formatMinutes(t.unattendedMin)} waiting` : ''}`}</Text>
                   <Text>{t.detail}</Text>
+                  <Text kind="label">{t.from}</Text>
                   {t.cautions.map((c) => (
                     <Text key={c} kind="quiet" tone="oxblood">
                       {CAUTIONS[c]}

@@ -205,7 +205,7 @@ export function BlendScreen() {
                     key={s.grit}
                     title={`P${s.grit}`}
                     detail={`${length(s.leftMm)} left after it`}
-                    value={`−${s.removedMm.toFixed(3)} mm`}
+                    value={`−${length(s.removedMm)}`}
                   />
                 ))}
               </View>

@@ -256,7 +256,7 @@ function Ready({
     `${layout.clamps.length} × ${plan.clampWords}, opened to the board and ${length(plan.overBoardMm)} more`,
     ...(caul
       ? [
-          `${placed.cauls.length} ${placed.cauls.length === 1 ? 'caul' : 'cauls'} ${length(caul.widthMm)} × ${length(caul.heightMm)}, ${length(Math.max(...placed.cauls.map((c) => distance(c.from, c.to))))} long${caul.camberMm > 0.05 ? `, bowed by ${caul.camberMm.toFixed(1)} mm` : ''}`,
+          `${placed.cauls.length} ${placed.cauls.length === 1 ? 'caul' : 'cauls'} ${length(caul.widthMm)} × ${length(caul.heightMm)}, ${length(Math.max(...placed.cauls.map((c) => distance(c.from, c.to))))} long${caul.camberMm > 0.05 ? `, bowed by ${length(caul.camberMm)}` : ''}`,
         ]
       : []),
     `Platen ${length(plan.platenMm)}`,

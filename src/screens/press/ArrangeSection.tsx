@@ -127,7 +127,7 @@ export function ArrangeSection({ plan, frame, shop, byHand, onByHand, onChange }
   return (
     <Section
       title="Where clamps and cauls stand"
-      help={`${inWords(placed.clamps)}; ${placed.cauls.length} ${placed.cauls.length === 1 ? 'caul' : 'cauls'}${longest > 0 ? ` up to ${length(longest)} long` : ''}${bowed ? ` bowed by ${bowed.camberMm.toFixed(1)} mm` : ''}, platen ${length(plan.platenMm)}.`}
+      help={`${inWords(placed.clamps)}; ${placed.cauls.length} ${placed.cauls.length === 1 ? 'caul' : 'cauls'}${longest > 0 ? ` up to ${length(longest)} long` : ''}${bowed ? ` bowed by ${length(bowed.camberMm)}` : ''}, platen ${length(plan.platenMm)}.`}
     >
       {outgrown(placed, plan.outline) ? (
         <Notice kind="stop" title="The outline has changed since these clamps were placed">

@@ -1,4 +1,4 @@
-import { router, useLocalSearchParams } from 'expo-router';
+import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { useState, type ComponentProps } from 'react';
 import { G } from 'react-native-svg';
 import { COMMON_BOARD_MM } from '@/core/stack';
@@ -10,6 +10,7 @@ import { Button, Notice } from '@/ui';
 import { cautionsOf } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
 import { pressPlan, surfaceRisk } from '../shared/derive';
+import { linkedPage } from '../shared/worksheets';
 import { damageLabel, surveyed, type Surveyed } from '../shared/surveying';
 import { FaceBoard, useDraft } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
@@ -71,6 +72,7 @@ export function PressScreen() {
   return (
     <PressPage
       {...{ damage, face, piece, onFace, treated, method, shop, frame }}
+      main={view.chain?.method ?? method}
       choice={view.glue}
       keepGlue={view.keepGlue}
       survey={survey.value}
@@ -85,6 +87,8 @@ type PageProps = {
   onFace: readonly Stored<'damage'>[];
   treated: Piece;
   method: MethodId;
+  /** The method that was chosen, of whose chain this is a link. */
+  main: MethodId;
   choice: GlueChoice;
   keepGlue: DamageView['keepGlue'];
   survey: Surveyed;
@@ -99,6 +103,7 @@ function PressPage({
   onFace,
   treated,
   method,
+  main,
   choice,
   keepGlue,
   survey,
@@ -241,7 +246,7 @@ function PressPage({
         <Button
           label="Start the glue-up"
           kind="main"
-          onPress={() => router.push(`/damage/${damage.id}/glueup?link=${method}`)}
+          onPress={() => router.push(linkedPage(damage.id, 'glueup', method, main) as Href)}
         />
       ) : null}
       <Button

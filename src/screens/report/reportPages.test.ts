@@ -53,7 +53,7 @@ test('the report says who, what, how bad, where and why', () => {
     'Condition score',
     'Score = 100 less the sum of points',
     'Solid wood, no veneer, another wood',
-    'least 0.70 mm, mean 0.75 mm of 2',
+    'least 0.7 mm, mean 0.8 mm of 2',
     '8.0 to 10.0 %, mean 9.0 %',
     'A pale patch at the rim.',
     'Split at an end or screw, no. 1',

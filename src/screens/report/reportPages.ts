@@ -90,7 +90,7 @@ export function reportPages(
       { kind: 'heading', level: 2, text: face.body.name },
       row(
         'Made of',
-        `${BUILDS[build]}, ${woodName(species).toLowerCase()}${veneerMm > 0 ? `, veneer ${veneerMm.toFixed(2)} mm` : ''}`,
+        `${BUILDS[build]}, ${woodName(species).toLowerCase()}${veneerMm > 0 ? `, veneer ${length(veneerMm)}` : ''}`,
       ),
       row('Finish on it', FINISHES_NOW[finishNow]),
       row(
@@ -101,7 +101,7 @@ export function reportPages(
         ? [
             row(
               'Veneer readings',
-              `least ${thickness.least.toFixed(2)} mm, mean ${thickness.mean.toFixed(2)} mm of ${thickness.count}`,
+              `least ${length(thickness.least)}, mean ${length(thickness.mean)} of ${thickness.count}`,
             ),
           ]
         : []),

@@ -117,7 +117,7 @@ describe('press, patch, sanding', () => {
   test('defaults come from the shop and the glue, and each can be changed', () => {
     const plan = ok(pressPlan(piece, 'floodAndPress', lifted, survey, DEFAULT_SHOP));
     expect(plan.adhesive.id).toBe('liquidHide');
-    expect(plan.targetKPa).toBe(plan.adhesive.leastPressureKPa.value);
+    expect(plan.targetKPa).toBe(plan.adhesive.aimPressureKPa.value);
     expect(plan.mixes).toHaveLength(3);
     const own = ok(
       pressPlan(
@@ -218,11 +218,12 @@ describe('work and trail', () => {
   test('a repair carries its glue, clamps and shims to the bench', () => {
     const work = workOf(p, [f], [d1, d2], [v], DEFAULT_SHOP, new Map<string, BlendPlan>());
     expect(work.repairs.map((r) => [r.damageId, r.method, r.shimSheets])).toEqual([['d1', 'floodAndPress', 0], ['d2', 'veneerPatch', 2]]); // prettier-ignore
-    expect(work.repairs[0]?.clamps?.count).toBeGreaterThan(0);
+    const glued = work.repairs.map((r) => r.chain[0]);
+    expect(glued[0]?.clamps?.count).toBeGreaterThan(0);
     expect(work.sanding?.grits).toEqual([150, 180, 220]);
-    for (const r of work.repairs)
-      expect(resourcesOf(DEFAULT_SHOP)[r.clamps?.resource ?? '']).toBeGreaterThanOrEqual(
-        r.clamps?.count ?? 0,
+    for (const r of glued)
+      expect(resourcesOf(DEFAULT_SHOP)[r?.clamps?.resource ?? '']).toBeGreaterThanOrEqual(
+        r?.clamps?.count ?? 0,
       );
   });
 

@@ -6,6 +6,7 @@ import {
   glueTimes,
   heldTimes,
   suggestAdhesive,
+  TIMES_AT_C,
   WASTE_SHARE,
   type Adhesive,
   type AdhesiveId,
@@ -251,7 +252,9 @@ function linkWork(
   const areaMm2 = press?.areaMm2 ?? damage.roughAreaMm2 ?? 2000;
   if (!steps.some((s) => s.glued)) return { method, areaMm2 };
   const { adhesive, times: here } = gluing(piece, method, own.glue.adhesive, shop);
-  const times = here.ok ? here.value : heldTimes(glueTimes(adhesive, 20), waysOf(piece).clampTime);
+  const times = here.ok
+    ? here.value
+    : heldTimes(glueTimes(adhesive, TIMES_AT_C.value), waysOf(piece).clampTime);
   const clamps =
     method === 'tack'
       ? undefined
@@ -271,7 +274,9 @@ function linkWork(
       label: adhesive.label,
       clampMin: times.clampMin,
       workableMin: times.workableMin,
-      ...(here.ok ? {} : { caution: `${here.problem} The plan reckons with its times at 20 °C.` }),
+      ...(here.ok
+        ? {}
+        : { caution: `${here.problem} The plan reckons with its times at ${TIMES_AT_C.value} °C.` }),
     },
     ...(clamps ? { clamps } : {}),
   };

@@ -1,15 +1,18 @@
 import { methodById, type MethodId } from '@/core/catalogue';
 import type { Damage, GlueChoice } from '@/records';
 
+/** A page of a damage, for one method of its chain. */
+export const linkedPage = (damageId: string, page: string, method: MethodId, main: MethodId): string =>
+  `/damage/${damageId}/${page}${method === main ? '' : `?link=${method}`}`;
+
 /** The page on which a method is worked out; nothing for what goes straight to the bench. */
 export function worksheetOf(damageId: string, method: MethodId, main: MethodId): string | undefined {
   const { family, needs, steps } = methodById(method);
   const glued = steps.some((s) => s.glued);
-  const link = method === main ? '' : `?link=${method}`;
-  if (family === 'reglue' && glued) return `/damage/${damageId}/press${link}`;
-  if (family === 'patch') return `/damage/${damageId}/patch${link}`;
+  if (family === 'reglue' && glued) return linkedPage(damageId, 'press', method, main);
+  if (family === 'patch') return linkedPage(damageId, 'patch', method, main);
   const poured = (family === 'fill' || family === 'core') && needs.includes('epoxy');
-  return glued || poured ? `/damage/${damageId}/joint${link}` : undefined;
+  return glued || poured ? linkedPage(damageId, 'joint', method, main) : undefined;
 }
 
 /** Glue and clamps chosen for one method of a chain. */

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { screwForceN, SCREW_SOURCE } from '@/core/glueup';
+import { HAND_TORQUE_NM, screwForceN, SCREW_SOURCE } from '@/core/glueup';
 import { CLAMPS, COMMON_PACE, type ClampId, type ClampKind } from '@/core/press';
 import { describeSource } from '@/core/sources';
 import type { Shop } from '@/records';
@@ -81,7 +81,7 @@ function ForceFold({
       />
       <Stepper
         label="Turn on the handle"
-        help="A torque wrench tells; a firm hand on a wooden handle is about 4 to 6 N·m."
+        help={`A torque wrench tells; a firm hand on a wooden handle is about ${HAND_TORQUE_NM.least} to ${HAND_TORQUE_NM.most} N·m.`}
         unit="N·m"
         value={torqueNm}
         least={0.5}

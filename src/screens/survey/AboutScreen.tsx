@@ -108,7 +108,7 @@ export function AboutScreen() {
         onChange={(deadline) => set({ deadline })}
       />
       <View style={{ gap: 8 }}>
-        <Text kind="label">What is in it, or feared of it</Text>
+        <Text kind="strong">What is in it, or feared of it</Text>
         <CheckChips<Hazard>
           label="What is in it, or feared of it"
           options={optionsOf(HAZARDS)}

@@ -4,6 +4,7 @@ import { BUILDS, FINISH_GOALS, FINISHES_NOW, SCHOOLS, type FinishGoal, type Scho
 import { summarise } from '@/core/readings';
 import type { Face, Piece } from '@/records';
 import { Button, Chips, Fold, LengthField, optionsOf, Section, Text, TextField } from '@/ui';
+import { COMMON_VENEERS_MM } from '@/core/veneer';
 import { WoodChips } from '../shared/WoodChips';
 import { useUnits } from '../shared/useUnits';
 
@@ -39,7 +40,7 @@ export function FaceFacts({
           <>
             <LengthField
               label="Veneer thickness"
-              help="Read it at an edge, a chip or a screw hole. New veneer is often 0.5 to 0.6 mm, old up to 2 mm."
+              help={`Read it at an edge, a chip or a screw hole. New veneer is often ${length(COMMON_VENEERS_MM.newLeast)} to ${length(COMMON_VENEERS_MM.newMost)}, old up to ${length(COMMON_VENEERS_MM.oldMost)}.`}
               valueMm={face.veneerMm}
               unit={unit}
               check={(mm) => {
@@ -53,7 +54,7 @@ export function FaceFacts({
             />
             {readings && Math.abs(readings.least - face.veneerMm) > 0.005 ? (
               <Button
-                label={`Take the least of ${readings.count} readings: ${readings.least.toFixed(2)} mm`}
+                label={`Take the least of ${readings.count} readings: ${length(readings.least)}`}
                 onPress={() => onChange({ veneerMm: readings.least })}
               />
             ) : null}

@@ -2,6 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { MARK_LIMITS_MM, markPoints, type Mark } from '@/core/damage';
 import type { Point } from '@/core/geometry';
 import { Button, LengthField, Text } from '@/ui';
+import { PAPER_MM } from '@/core/veneer';
 import { useUnits } from '../shared/useUnits';
 
 const within =
@@ -12,7 +13,7 @@ const within =
 
 /** The sizes that belong to a mark beside its points. Sizes do not depend on where the points are measured. */
 export function SizeFields({ mark, onChange }: { mark: Mark; onChange: (mark: Mark) => void }) {
-  const { unit } = useUnits();
+  const { unit, length } = useUnits();
   const { width, size } = MARK_LIMITS_MM;
   switch (mark.tool) {
     case 'area':
@@ -21,7 +22,7 @@ export function SizeFields({ mark, onChange }: { mark: Mark; onChange: (mark: Ma
       return (
         <LengthField
           label="Width of the crack"
-          help="Slide slips of paper in: a sheet of office paper is about 0.1 mm. Or lay a rule across."
+          help={`Slide slips of paper in: a sheet of office paper is about ${length(PAPER_MM.value)}. Or lay a rule across.`}
           valueMm={mark.widthMm}
           unit={unit}
           check={within('The width', width)}

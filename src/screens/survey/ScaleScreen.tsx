@@ -2,7 +2,14 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Line, Polygon as SvgPolygon } from 'react-native-svg';
-import { REFERENCE_OBJECTS, scaleQuality, type Point, type ScaleReference } from '@/core/geometry';
+import {
+  HANDLE_ERROR_SHARE,
+  REFERENCE_OBJECTS,
+  scaleQuality,
+  SIZE_ERROR_MM,
+  type Point,
+  type ScaleReference,
+} from '@/core/geometry';
 import { describeSource, derived, published } from '@/core/sources';
 import { INSET_CORNERS, type Face } from '@/records';
 import { Button, Chips, Figure, LengthField, materials, Notice, Text, type Handle } from '@/ui';
@@ -239,19 +246,19 @@ export function ScaleScreen() {
               unit="mm"
               source={describeSource(
                 derived(
-                  'each handle moved by 0.1 % of the picture and each measured size by 0.5 mm; effects added in quadrature; two standard deviations',
+                  `each handle moved by ${100 * HANDLE_ERROR_SHARE} % of the picture and each measured size by ${length(SIZE_ERROR_MM)}; effects added in quadrature; two standard deviations`,
                 ),
               )}
             />
             <Figure
               label="Width of the face"
               value={length(board.value.plane.widthMm)}
-              note={`± ${quality.value.widthUncertaintyMm.toFixed(1)} mm`}
+              note={`± ${length(quality.value.widthUncertaintyMm)}`}
             />
             <Figure
               label="Height of the face"
               value={length(board.value.plane.heightMm)}
-              note={`± ${quality.value.heightUncertaintyMm.toFixed(1)} mm`}
+              note={`± ${length(quality.value.heightUncertaintyMm)}`}
             />
           </View>
           <Button
