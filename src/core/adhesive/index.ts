@@ -25,6 +25,7 @@ export {
   suggestAdhesive,
   TEMPERATURE_RULE,
   TIMES_AT_C,
+  wantedPressure,
   WASTE_SHARE,
   type FloodMix,
   type GlueQuantity,

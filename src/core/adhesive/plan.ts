@@ -1,7 +1,7 @@
 import { assertRange } from '../check';
 import type { MethodId } from '../catalogue';
 import type { School } from '../terms';
-import { derived, memory, practice, sourced, type Source, type Sourced } from '../sources';
+import { derived, memory, practice, published, sourced, type Source, type Sourced } from '../sources';
 import type { Ways } from '../ways';
 import { adhesiveById, type Adhesive, type AdhesiveId, type OwnGlue } from './kinds';
 
@@ -120,6 +120,23 @@ export function suggestAdhesive(
       ? sets.why
       : `${sets.why} ${adhesiveById(first.id).label} would come first in a warmer shop.`;
   return { id: sets.id, why, source: practice() };
+}
+
+/** Who clamps as hard as possible gives what joints of solid wood are given. kPa. */
+const HARD_PRESSURE_KPA = sourced(
+  700,
+  published(
+    'Wood Handbook (Forest Products Laboratory)',
+    'adhesive bonding: about 700 kPa for woods of low density; written down from memory',
+  ),
+);
+/** Glues that need contact only are not squeezed dry by anybody. kPa. */
+const CONTACT_KPA = sourced(50, practice('epoxies need contact only'));
+
+/** What clamps are counted for with this glue, by the way a piece is glued. kPa. */
+export function wantedPressure({ aimPressureKPa }: Adhesive, glueAndForce: Ways['glueAndForce']): Sourced {
+  const hard = glueAndForce === 'flooded' && aimPressureKPa.value > CONTACT_KPA.value;
+  return hard && aimPressureKPa.value < HARD_PRESSURE_KPA.value ? HARD_PRESSURE_KPA : aimPressureKPa;
 }
 
 /** Whoever clamps overnight takes nothing off before this. min. */

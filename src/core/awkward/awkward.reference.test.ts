@@ -95,6 +95,13 @@ describe('flat things that are not', () => {
     // L = 500 − 36 − 6 = 458 mm; I = 3 · 2000 · 458² / (π² · 9000) = 14 169 mm⁴; a = (12 I)^¼ = 20.3 mm.
     expect(caseProps({ insideMm: 500, platenMm: 18, forceN: 2000 })).toEqual({ propMm: 458, sectionMm: expect.closeTo(20.3, 1) }); // prettier-ignore
     expect(() => caseProps({ insideMm: 52, platenMm: 18, forceN: 2000 })).not.toThrow();
+    // Crushing along the grain, softwood at 35 MPa (Wood Handbook, from memory): 3 × 5000 N / 35 MPa = 428.6 mm², 20.7 mm square, however short it is.
+    for (const insideMm of [80, 150, 250])
+      expect(caseProps({ insideMm, platenMm: 18, forceN: 5000 }).sectionMm).toBeGreaterThan(20.6);
+    expect(caseProps({ insideMm: 80, platenMm: 18, forceN: 5000 }).sectionMm).toBeCloseTo(
+      Math.sqrt(15000 / 35),
+      6,
+    );
     expect(() => caseProps({ insideMm: 50, platenMm: 20, forceN: 2000 })).toThrow('no room for a prop');
   });
 });

@@ -1,6 +1,9 @@
 import { METHODS, methodById, phaseIndex, type MarkedCriterion, type MethodId } from '../catalogue';
 import { memory, sourced } from '../sources';
 
+/** A repair as it is done: what comes before the method, the method, and what follows it. */
+export type Chain = { first: MethodId[]; method: MethodId; then: MethodId[] };
+
 /** Marks that each further method of a chain takes off its speed. */
 const STEP_COST = sourced(0.5, memory('every further step is another start and another wait'));
 
@@ -22,10 +25,10 @@ export function chainMarks(
   main: MethodId,
   then: readonly MethodId[],
 ): Record<MarkedCriterion, number> {
-  const marks = (ids: readonly MethodId[], c: MarkedCriterion): number[] =>
-    ids.map((id) => methodById(id).marks[c]);
   const all = [...first, main, ...then];
-  const least = (ids: readonly MethodId[], c: MarkedCriterion): number => Math.min(...marks(ids, c));
+  if (all.length === 1) return methodById(main).marks;
+  const least = (ids: readonly MethodId[], c: MarkedCriterion): number =>
+    Math.min(...ids.map((id) => methodById(id).marks[c]));
   return {
     strength: least(all, 'strength'),
     invisibility: least([main, ...then], 'invisibility'),

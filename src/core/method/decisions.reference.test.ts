@@ -2,7 +2,8 @@ import { METHODS, type MethodId } from '../catalogue';
 import { DAMAGE_KINDS, QUESTIONS, type DamageFacts } from '../damage';
 import type { School } from '../terms';
 import type { SurfaceFacts } from './facts';
-import { rankMethods, type RankedMethod } from './rank';
+import { rankMethods } from './rank';
+import type { RankedMethod } from './standing';
 
 /** Every row is common practice: what a careful refinisher of that school would do first, and would not do at all. */
 type Row = [

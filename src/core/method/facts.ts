@@ -82,17 +82,25 @@ export const not =
 export const all =
   (...ps: Predicate[]): Predicate =>
   (facts) => {
-    const truths = ps.map((p) => p(facts));
-    if (truths.includes(false)) return false;
-    return truths.includes(undefined) ? undefined : true;
+    let truth: Truth = true;
+    for (const p of ps) {
+      const t = p(facts);
+      if (t === false) return false;
+      if (t === undefined) truth = undefined;
+    }
+    return truth;
   };
 
 export const any =
   (...ps: Predicate[]): Predicate =>
   (facts) => {
-    const truths = ps.map((p) => p(facts));
-    if (truths.includes(true)) return true;
-    return truths.includes(undefined) ? undefined : false;
+    let truth: Truth = false;
+    for (const p of ps) {
+      const t = p(facts);
+      if (t === true) return true;
+      if (t === undefined) truth = undefined;
+    }
+    return truth;
   };
 
 export const always: Predicate = () => true;

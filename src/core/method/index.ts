@@ -1,14 +1,6 @@
 export type { RepairCase, SurfaceFacts } from './facts';
-export {
-  assertVeneerThickness,
-  chainOf,
-  distanceWords,
-  POINTS_PER_WEIGHT,
-  POINTS_PER_WEIGHT_SOURCE,
-  rankMethods,
-  RULES,
-  VENEER_RANGE_MM,
-} from './rank';
+export { POINTS_PER_WEIGHT, POINTS_PER_WEIGHT_SOURCE } from './ruling';
+export { assertVeneerThickness, chainOf, distanceWords, rankMethods, RULES, VENEER_RANGE_MM } from './rank';
 export {
   answersSchema,
   CRITERIA,
@@ -23,6 +15,8 @@ export {
   type RankInput,
   type Weights,
 } from './rankInput';
-export { chainWords } from './chain';
+export { chainWords, type Chain } from './chain';
 export { LIMITS } from './limits';
-export type { Ban, ChainLink, ExcludedMethod, OpenQuestion, RankedMethod, Ranking, Reason } from './rank';
+export type { OpenQuestion, Ranking } from './rank';
+export type { Ban, ChainLink, Reason } from './ruling';
+export type { ExcludedMethod, RankedMethod } from './standing';

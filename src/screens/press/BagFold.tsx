@@ -13,7 +13,9 @@ import { useUnits } from '../shared/useUnits';
 export function BagFold({ plan, face, thickMm }: { plan: PressPlan; face: Polygon; thickMm: number }) {
   const { length } = useUnits();
   const [heightM, setHeightM] = useKeptNumber('bag.height', 0);
-  const { bagKPa, adhesive, times, targetKPa } = plan;
+  const { bagKPa, adhesive, times } = plan;
+  // In a bag the pressure is even everywhere, and what lies in it lies flat.
+  const leastKPa = adhesive.leastPressureKPa.value;
   if (bagKPa === undefined || !times.ok) return null;
   const box = boundingBox(face);
   const result = attempt(() =>
@@ -23,7 +25,7 @@ export function BagFold({ plan, face, thickMm }: { plan: PressPlan; face: Polygo
       thickMm,
       bagKPa,
       heightM,
-      targetKPa,
+      targetKPa: leastKPa,
       clampMin: times.value.clampMin,
       dries: adhesive.thinsWithWater && !adhesive.setsByCooling,
     }),
@@ -47,7 +49,7 @@ export function BagFold({ plan, face, thickMm }: { plan: PressPlan; face: Polygo
               label="Bag presses with"
               value={String(Math.round(result.value.pressureKPa))}
               unit="kPa"
-              note={`wanted ${targetKPa} or more`}
+              note={`flat ground wants ${leastKPa} or more`}
               alarm={!result.value.enough}
               source={describeSource(ATMOSPHERE_SOURCE)}
             />
@@ -70,8 +72,8 @@ export function BagFold({ plan, face, thickMm }: { plan: PressPlan; face: Polygo
             />
           </View>
           {result.value.enough ? null : (
-            <Notice kind="stop" title="Less than this glue is given under clamps">
-              {`The bag gives ${Math.round(result.value.pressureKPa)} kPa here and ${adhesive.label} wants ${targetKPa} kPa. Flat veneer is laid in bags at about that all the same (common practice), because it is even everywhere: prove it on scrap, or use clamps.`}
+            <Notice kind="stop" title="Less than this glue wants on flat ground">
+              {`The bag gives ${Math.round(result.value.pressureKPa)} kPa here and ${adhesive.label} wants ${leastKPa} kPa even on flat ground. Use clamps, or another glue.`}
             </Notice>
           )}
           <Text kind="quiet">

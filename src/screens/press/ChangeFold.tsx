@@ -62,6 +62,19 @@ export function ChangeFold({
       />
       {plan ? (
         <>
+          <Chips
+            label="Clamps are counted for"
+            help="On flat, well fitted ground the least holds; the aim also closes what does not quite meet."
+            options={[
+              { value: plan.wanted.value, label: `The aim, ${plan.wanted.value} kPa` },
+              {
+                value: plan.adhesive.leastPressureKPa.value,
+                label: `Flat ground, ${plan.adhesive.leastPressureKPa.value} kPa`,
+              },
+            ].filter((o, i, all) => all.findIndex((x) => x.value === o.value) === i)}
+            value={plan.targetKPa}
+            onChange={(targetKPa) => set({ targetKPa })}
+          />
           <Stepper
             label="Wanted pressure"
             unit="kPa"

@@ -76,7 +76,7 @@ export function PlanBody({
           unit="kPa"
           note={`wanted ${plan.targetKPa} or more`}
           alarm={layout.pressureKPa < plan.targetKPa}
-          source={describeSource(adhesive.leastPressureKPa.source)}
+          source={`${describeSource(plan.wanted.source)} On flat ground ${adhesive.leastPressureKPa.value} kPa holds: ${describeSource(adhesive.leastPressureKPa.source)}`}
         />
         <Figure
           label="Under pressure"

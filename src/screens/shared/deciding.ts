@@ -1,6 +1,6 @@
 import { MOVING_KINDS, type DamageFacts } from '@/core/damage';
 import { areaOf } from '@/core/geometry';
-import { chainOf, chainWords, rankMethods, type RankInput, type Ranking } from '@/core/method';
+import { chainOf, chainWords, rankMethods, type Chain, type RankInput, type Ranking } from '@/core/method';
 import { waysFor, type Ways } from '@/core/ways';
 import type { MethodId } from '@/core/catalogue';
 import { crackPlan, type CrackPlan } from '@/core/wood';
@@ -110,9 +110,6 @@ export const rankingOf = (
   attempt(() =>
     rankMethods({ ...caseOf(piece, face, damage, onFace, shop), ...(tonight ? { tonight } : {}) }),
   );
-
-/** A repair as a chain: what comes before the method, the method, and what follows it. */
-export type Chain = ReturnType<typeof chainOf>;
 
 /** Its methods in the order of work. */
 export const linksOfChain = ({ first, method, then }: Chain): MethodId[] => [...first, method, ...then];

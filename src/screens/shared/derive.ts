@@ -7,6 +7,7 @@ import {
   heldTimes,
   suggestAdhesive,
   TIMES_AT_C,
+  wantedPressure,
   WASTE_SHARE,
   type Adhesive,
   type AdhesiveId,
@@ -30,7 +31,7 @@ import {
   type PressInput,
   type PressLayout,
 } from '@/core/press';
-import { measured, sourced } from '@/core/sources';
+import { measured, sourced, type Sourced } from '@/core/sources';
 import { sandingBudget, type SandingBudget } from '@/core/sanding';
 import type { RiskySurface } from '@/core/safety';
 import { PATCH_DEFAULTS, patchOutline, suggestShape, thicknessPlan, type Patch } from '@/core/veneer';
@@ -62,6 +63,8 @@ export type PressPlan = {
   areaMm2: number;
   grams: number;
   targetKPa: number;
+  /** What clamps are counted for until the user picks another. */
+  wanted: Sourced;
   caul: { widthMm: number; heightMm: number };
   platenMm: number;
   times: Result<GlueTimes>;
@@ -141,7 +144,8 @@ export function pressPlan(
       throw new RangeError(
         'There are no clamps in the shop, so nothing holds the veneer down. Enter the clamps you own.',
       );
-    const targetKPa = damage.glue.targetKPa ?? adhesive.aimPressureKPa.value;
+    const wanted = wantedPressure(adhesive, waysOf(piece).glueAndForce);
+    const targetKPa = damage.glue.targetKPa ?? wanted.value;
     const caul = {
       widthMm: damage.glue.caulWidthMm ?? shop.caulWidthMm,
       heightMm: damage.glue.caulHeightMm ?? shop.caulHeightMm,
@@ -187,6 +191,7 @@ export function pressPlan(
       areaMm2,
       grams: glueQuantity(adhesive, areaMm2, wasteOf(waysOf(piece))).grams,
       targetKPa,
+      wanted,
       caul,
       platenMm,
       times,

@@ -10,7 +10,8 @@ import {
   type Shop,
   type Stored,
 } from '@/records';
-import { chainFor, linksOfChain, treatedAs, type Chain } from './deciding';
+import type { Chain } from '@/core/method';
+import { chainFor, linksOfChain, treatedAs } from './deciding';
 import { glueChoice, keptGlue } from './worksheets';
 
 export type PieceView = {

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { GRITS } from '@/core/sanding';
+import { CAMI_GRITS, GRITS } from '@/core/sanding';
 import { describeSource } from '@/core/sources';
 import { fromCelsius, toCelsius } from '@/core/units';
 import { equilibriumMoisture, SPECIES } from '@/core/wood';
@@ -290,11 +290,23 @@ function Tables({ shop, onChange }: { shop: Shop; onChange: (patch: Partial<Shop
           />
         ))}
       </Fold>
-      <Fold title="Papers">
+      <Fold title="Papers: P grades (ISO 6344) and CAMI">
+        <Text kind="quiet">
+          Numbers in this app are P grades. The finer the paper, the further the two scales part.
+        </Text>
         {GRITS.map((g) => (
           <Row
             key={g.p}
             title={`P${g.p}`}
+            detail="Median grain"
+            value={`${g.medianUm.value} µm`}
+            source={describeSource(g.medianUm.source)}
+          />
+        ))}
+        {CAMI_GRITS.map((g) => (
+          <Row
+            key={`cami ${g.number}`}
+            title={`CAMI ${g.number}`}
             detail="Median grain"
             value={`${g.medianUm.value} µm`}
             source={describeSource(g.medianUm.source)}

@@ -1,7 +1,8 @@
 import { router, useLocalSearchParams } from 'expo-router';
-import { adhesiveById, glueTimes, type AdhesiveId } from '@/core/adhesive';
+import { adhesiveById, glueTimes, wantedPressure, type AdhesiveId } from '@/core/adhesive';
 import { bedOf, COMMON_BOARD_MM } from '@/core/stack';
 import { boundingBox, rotate, sides } from '@/core/geometry';
+import { waysOf } from '../shared/deciding';
 import { clampOf, gluing, pressPlan, surfaceRisk } from '../shared/derive';
 import { Button, Chips, Notice } from '@/ui';
 import { cautionsOf } from '@/core/safety';
@@ -46,7 +47,7 @@ export function SpecialScreen() {
   const glueId = glue.id;
   const boardMm = face.body.boardMm ?? COMMON_BOARD_MM.value;
   const bed = bedOf(face.body.species, boardMm);
-  const targetKPa = view.glue.targetKPa ?? glue.aimPressureKPa.value;
+  const targetKPa = view.glue.targetKPa ?? wantedPressure(glue, waysOf(treated).glueAndForce).value;
   const press = survey.ok ? pressPlan(treated, method, damage.body, survey.value, shop) : undefined;
   const outline = survey.ok ? survey.value.outline : [];
   const faceOutline = survey.ok ? survey.value.board.plane.outline : [];
