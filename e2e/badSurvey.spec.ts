@@ -7,10 +7,10 @@ test('impossible sizes are refused in words, a depth beyond the board is asked a
   await page.goto('/damage/settle-3/decide');
   await page.getByRole('button', { name: 'What is known of this damage' }).click();
   const depth = page.getByRole('textbox', { name: 'Depth' });
-  await expect(depth).toHaveValue('12.0 mm');
+  await expect(depth).toHaveValue('12 mm');
   await depth.fill('-3');
   await depth.press('Enter');
-  await expect(page.getByText('The value before it, 12.0 mm, still counts.')).toBeVisible();
+  await expect(page.getByText('The value before it, 12 mm, still counts.')).toBeVisible();
   await depth.fill('900');
   await depth.press('Enter');
   await expect(page.getByText('A depth of 900 mm cannot be')).toBeVisible();

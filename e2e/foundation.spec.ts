@@ -27,6 +27,7 @@ const ROUTES = [
   '/damage/lectern-1/special',
   '/damage/lectern-2/patch',
   '/damage/lectern-2/blend',
+  '/piece/lectern/ways',
   '/bench',
   '/stock',
   '/stock/v-cherry',

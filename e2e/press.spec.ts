@@ -21,7 +21,7 @@ test('the pressure under the platen follows the stack; the bow of the caul goes 
   await expect(page.getByText(/The 45° rule says \d+ % is pressed/)).toBeVisible();
   await platen.fill('0');
   await platen.press('Enter');
-  await expect(page.getByText('The platen has 0.0 mm')).toBeVisible();
+  await expect(page.getByText('The platen has 0 mm')).toBeVisible();
   await page.getByRole('button', { name: 'Back to the defaults' }).click();
   await page.getByRole('button', { name: 'Bow of the caul' }).click();
   await expect(page.getByText('In the middle')).toBeVisible();
@@ -80,7 +80,7 @@ test('clamps are arranged, dragged and counted; the stack is dragged; the layout
   await expect(page.getByRole('button', { name: /^Clamp 2\./ })).toBeVisible();
   const platen = page.getByRole('button', { name: /^Top of the platen\./ });
   for (let i = 0; i < 7; i++) await platen.press('ArrowUp');
-  await expect(page.getByText(/platen 25\.0 mm\./)).toBeVisible();
+  await expect(page.getByText(/platen 25 mm\./)).toBeVisible();
   await page.getByRole('button', { name: 'Back to the 45° layout' }).click();
   await expect(page.getByRole('button', { name: 'Back to the 45° layout' })).toBeHidden();
 });

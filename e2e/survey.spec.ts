@@ -157,9 +157,9 @@ test('a walk round a piece of three faces: taps, the phone’s ear, marks of eve
     for (const words of [
       'Blister, no. 1',
       'Long crack, no. 2',
-      '200 mm long, 0.40 mm wide',
+      '200 mm long, 0.4 mm wide',
       'Hole, no. 3',
-      '9.50 mm across',
+      '9.5 mm across',
       'Face-grain plug',
       'Edge of the shelf',
     ])

@@ -29,17 +29,20 @@ export function LitCard({
 export function Notice({
   kind,
   title,
+  standing = false,
   children,
 }: {
   kind: 'stop' | 'rest';
   title?: string;
+  /** It always stands there, so that it is read where it stands and not cried out. */
+  standing?: boolean;
   children: ReactNode;
 }) {
   const theme = useTheme();
   const stop = kind === 'stop';
   return (
     <View
-      role={stop ? 'alert' : 'note'}
+      role={stop && !standing ? 'alert' : 'note'}
       style={[
         styles.notice,
         {

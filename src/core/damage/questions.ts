@@ -345,8 +345,6 @@ export const LENGTHS: readonly { fact: AskedLength; kinds: DamageKind[]; ask: st
       'dent',
       'hole',
       'brokenChunk',
-      'wornRunner',
-      'drawerBinds',
       'endSplit',
       'longCrack',
       'oldRepair',
@@ -356,6 +354,18 @@ export const LENGTHS: readonly { fact: AskedLength; kinds: DamageKind[]; ask: st
     ],
     ask: 'Depth',
     look: 'Lay a rule across and measure down with the tail of a caliper or a matchstick.',
+  },
+  {
+    fact: 'depthMm',
+    kinds: ['wornRunner', 'drawerBinds'],
+    ask: 'Worn hollow by',
+    look: 'Lay a rule along the unworn part and measure down to the deepest of the track.',
+  },
+  {
+    fact: 'openingMm',
+    kinds: ['rocks'],
+    ask: 'Gap under the foot',
+    look: 'On a surface known to be flat, slide card under the foot until nothing rocks, and measure the pack.',
   },
 ];
 

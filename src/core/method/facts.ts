@@ -26,7 +26,12 @@ export const factsOf = ({ damage, surface, school }: RepairCase): Facts => ({
 
 /** Yes, no, or not known. */
 export type Truth = boolean | undefined;
-export type Predicate = (facts: Facts) => Truth;
+/** Holds, or not, or is not known; with the limits at which it turns, so that their sources can be told. */
+export type Predicate = ((facts: Facts) => Truth) & { limits?: readonly Sourced[] };
+
+const withLimits = (p: (facts: Facts) => Truth, limits: readonly Sourced[]): Predicate =>
+  limits.length > 0 ? Object.assign(p, { limits }) : p;
+const limitsOf = (ps: readonly Predicate[]): Sourced[] => [...new Set(ps.flatMap((p) => p.limits ?? []))];
 
 type TextFact = {
   [K in keyof Facts]-?: NonNullable<Facts[K]> extends number ? never : K;
@@ -46,18 +51,22 @@ export const yes = (fact: TextFact): Predicate => {
   return (facts) => (facts[fact] === undefined ? undefined : facts[fact] === true);
 };
 
-export const over =
-  (fact: NumberFact, limit: Sourced): Predicate =>
-  (facts) => {
-    const value = facts[fact];
-    return value === undefined ? undefined : value > limit.value;
-  };
+export const over = (fact: NumberFact, limit: Sourced): Predicate =>
+  withLimits(
+    (facts) => {
+      const value = facts[fact];
+      return value === undefined ? undefined : value > limit.value;
+    },
+    [limit],
+  );
 
 /** A crack that opens and closes by so large a part of its own gap that the fill in it is crushed or torn. */
-export const strains =
-  (share: Sourced): Predicate =>
-  ({ movesMm, gapMm }) =>
-    movesMm === undefined || gapMm === undefined ? undefined : movesMm > share.value * gapMm;
+export const strains = (share: Sourced): Predicate =>
+  withLimits(
+    ({ movesMm, gapMm }) =>
+      movesMm === undefined || gapMm === undefined ? undefined : movesMm > share.value * gapMm,
+    [share],
+  );
 
 /** Known to be so. What is seldom asked counts as not so until somebody says it. */
 export const surely =
@@ -72,16 +81,17 @@ export const unknown =
     facts[fact] === undefined;
 
 /** Three-valued logic: an unknown part leaves the whole unknown unless another part decides it. */
-export const not =
-  (p: Predicate): Predicate =>
-  (facts) => {
-    const t = p(facts);
-    return t === undefined ? undefined : !t;
-  };
+export const not = (p: Predicate): Predicate =>
+  withLimits(
+    (facts) => {
+      const t = p(facts);
+      return t === undefined ? undefined : !t;
+    },
+    limitsOf([p]),
+  );
 
-export const all =
-  (...ps: Predicate[]): Predicate =>
-  (facts) => {
+export const all = (...ps: Predicate[]): Predicate =>
+  withLimits((facts) => {
     let truth: Truth = true;
     for (const p of ps) {
       const t = p(facts);
@@ -89,11 +99,10 @@ export const all =
       if (t === undefined) truth = undefined;
     }
     return truth;
-  };
+  }, limitsOf(ps));
 
-export const any =
-  (...ps: Predicate[]): Predicate =>
-  (facts) => {
+export const any = (...ps: Predicate[]): Predicate =>
+  withLimits((facts) => {
     let truth: Truth = false;
     for (const p of ps) {
       const t = p(facts);
@@ -101,6 +110,6 @@ export const any =
       if (t === undefined) truth = undefined;
     }
     return truth;
-  };
+  }, limitsOf(ps));
 
 export const always: Predicate = () => true;

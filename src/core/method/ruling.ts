@@ -19,10 +19,18 @@ export type ChainLink = { method: MethodId; when: 'first' | 'then'; reason: Reas
 
 const isLink = (r: Rule): r is Link => r.verdict === 'first' || r.verdict === 'then';
 
+/** Where a rule comes from, and where the sizes at which it turns come from. */
+const sourceWords = (r: Rule): string =>
+  [
+    describeSource(r.source),
+    ...new Set((r.when.limits ?? []).map((l) => `Its limit: ${lowerFirst(describeSource(l.source))}`)),
+  ].join(' ');
+const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
 const reason = (r: Rule): Reason => ({
   rule: r.id,
   text: r.text,
-  source: describeSource(r.source),
+  source: sourceWords(r),
   weight: isLink(r) ? 3 : r.weight,
 });
 

@@ -66,7 +66,7 @@ export const WAYS = {
   ),
   sandingDirection: ask(
     'Sand with the grain only, or across in between?',
-    'What the sanding step says.',
+    'The words of the sanding step.',
     {
       along: { label: 'With the grain only', why: 'No scratch across can be left behind by mistake.', fits: 'Hand sanding, stained work.' },
       across: { label: 'P150 and P220 across first', why: 'When the cross scratches are gone, the former grit’s are too: one sees the last of them go. The last strokes are with the grain.', fits: 'Flat faces, a trained eye, good light.' },
@@ -75,7 +75,7 @@ export const WAYS = {
   ),
   clampTime: ask(
     'Clamped for the label’s least, or overnight?',
-    'How long clamps stay on, and so when the next batch can be clamped.',
+    'The time that clamps stay on, and so when the next batch can be clamped.',
     {
       label: { label: 'The label’s least', why: 'The glue holds by then; the clamps are free for the next.', fits: 'Unstressed veneer, few clamps.' },
       overnight: { label: 'Overnight in any case', why: 'Veneer springs, and a joint opened too early is spoilt for good.', fits: 'Sprung or curled veneer, structure, cold shops.' },
@@ -94,7 +94,7 @@ export const WAYS = {
   ),
   glueAndForce: ask(
     'Much glue and force, or just enough and aimed?',
-    'How much glue is mixed, and what pressure the clamps are counted for.',
+    'The glue that is mixed, and the pressure that clamps are counted for.',
     {
       aimed: { label: 'Just enough, aimed', why: 'A measured film under platens: no starved and no thick places, little bleeding through.', fits: 'Thin and porous veneer, flat ground.' },
       flooded: { label: 'Flood it, clamp hard', why: 'Glue reaches everywhere and what is too much is pressed out.', fits: 'Old uneven ground, solid joints.' },
@@ -103,7 +103,7 @@ export const WAYS = {
   ),
   stickOrder: ask(
     'Fill sticks: dark first and lighten, or ground tone first?',
-    'What the burn-in and hard-wax steps say.',
+    'The words of the burn-in and hard-wax steps.',
     {
       ground: { label: 'Ground tone first', why: 'The lightest tone is the floor; darker lines are drawn in with the grain.', fits: 'Figured wood, fills that show.' },
       dark: { label: 'Dark first, lightened', why: 'A drop of light at a time is easier to stop at than a drop of dark.', fits: 'Small fills in one tone.' },
@@ -112,7 +112,7 @@ export const WAYS = {
   ),
   underPaint: ask(
     'A broken-out place under paint that carries no load: wood or filler?',
-    'Which repair comes first for it. Where it carries load, at a lock, a hinge or a leg, wood is let in either way.',
+    'The repair that comes first for it. Where it carries load, at a lock, a hinge or a leg, wood is let in either way.',
     {
       fill: { label: 'Fill it', why: 'Putty or polyester is hard in an hour and paint hides it.', fits: 'Legs and corners that carry nothing.' },
       wood: { label: 'Let in wood', why: 'Wood moves with wood and never lets go at the rim.', fits: 'Edges that are knocked, pieces that last.' },
@@ -121,7 +121,7 @@ export const WAYS = {
   ),
   veneerOrder: ask(
     'Veneer a face before or after its carcass is glued?',
-    'Whether whole faces are laid before joints are glued, or after.',
+    'The order in which whole faces are laid and joints are glued.',
     {
       after: { label: 'Glue the carcass, then veneer', why: 'The veneer runs over joints that have settled, and is not hurt by clamps.', fits: 'Cases that can be backed and reached.' },
       before: { label: 'Dry-fit, veneer the loose parts, then glue', why: 'A loose panel lies flat between two platens.', fits: 'Parts that come apart anyway, few deep clamps.' },
@@ -130,7 +130,7 @@ export const WAYS = {
   ),
   coarsest: ask(
     'Begin thick old veneer with P100, or never below P150?',
-    'Where the sanding of sawn veneer of 1.2 mm and more begins.',
+    'The grit that sawn veneer of 1.2 mm and more begins with.',
     {
       p150: { label: 'Never below P150', why: 'What a coarse grit has dug is not put back.', fits: 'Everything that is not known for certain.' },
       p100: { label: 'P100 with the grain', why: 'Old sawn veneer bears it, and deep marks go in half the time.', fits: 'Sawn veneer measured at an edge.' },

@@ -88,7 +88,7 @@ function Question({
       </View>
       <Chips
         label={`This plan takes${taken === own ? `, as its school does` : ', as you switched it'}`}
-        help={`It changes: ${changes}`}
+        help={`It changes ${changes.charAt(0).toLowerCase()}${changes.slice(1)}`}
         options={list.map(([value, way]) => ({ value, label: way.label }))}
         value={taken}
         onChange={(value) => onChoose(id, value)}
