@@ -3,7 +3,18 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { WaveFile } from 'wavefile';
 import { simulatedRecording } from '../src/core/ear';
-import { expect, pdfText, pick, PICTURES, save, storedTexts, tapAt, test } from './fixtures';
+import {
+  bringDemo,
+  drawing,
+  expect,
+  pdfText,
+  pick,
+  PICTURES,
+  save,
+  storedTexts,
+  tapAt,
+  test,
+} from './fixtures';
 
 /** Eight taps on sound wood, then eight over a void, over and over: what the browser's fake microphone hears. */
 const RATE = 48_000;
@@ -206,4 +217,32 @@ test('a refused microphone is told in words, and the two buttons still work', as
   await expect(page.getByText('The microphone is refused.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'It sounds solid' })).toBeEnabled();
   await context.close();
+});
+
+test('the picture stands still while an outline is tapped; a tap beside the face is drawn to its edge or not taken', async ({
+  page,
+}) => {
+  await bringDemo(page);
+  await page.goto('/face/cabinet-side');
+  await page.getByRole('button', { name: 'Mark it on the picture' }).click();
+  const size = { width: 520, height: 360 };
+  const places = [[150, 120], [260, 120], [260, 200]] as const; // prettier-ignore
+  await tapAt(page, /^Face to scale/, size, places.slice(0, 2));
+  const first = page.getByRole('button', { name: /^Point 1 of/ });
+  const before = await first.boundingBox();
+  const board = await drawing(page, /^Face to scale/, size);
+  const third = board.at(...places[2]);
+  await page.mouse.click(third.x, third.y);
+  await expect(page.getByText('Perimeter')).toBeVisible();
+  // Someone tapping on: the fourth tap lands where the finger is, by the view of the first three.
+  const after = await first.boundingBox();
+  expect(after).toEqual(before);
+  const beside = board.at(150, 366);
+  await page.mouse.click(beside.x, beside.y);
+  await expect(page.getByText(/just beside the face; the point was drawn to its edge/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Point 4 of 4/ })).toBeVisible();
+  const far = board.at(150, 392);
+  await page.mouse.click(far.x, far.y);
+  await expect(page.getByText(/beside the face, so nothing was marked/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Point 5/ })).toHaveCount(0);
 });

@@ -21,7 +21,10 @@ export type LinkWork = {
   method: MethodId;
   areaMm2: number;
   glue?: GlueWork;
-  clamps?: { resource: string; count: number };
+  /** How many of each kind of clamp it takes; nothing where a hand or a weight holds it. */
+  clamps?: Record<string, number>;
+  /** Spreading and clamping at the shop's own pace, where it is pressed. */
+  layingMin?: number;
 };
 
 export type WorkedStep = Step & { needs: Record<string, number>; glue?: AdhesiveId };
@@ -86,7 +89,7 @@ function linkSteps(
     const step = inThisWay(link.method, given, ways, kind);
     if (!step.glued || !link.glue) return [plain(step)];
     const { glue, clamps } = link;
-    const count = clamps?.count ?? 0;
+    const count = Object.values(clamps ?? {}).reduce((s, n) => s + n, 0);
     const shims =
       pressed && shimSheets > 0
         ? `Shim with ${shimSheets} ${shimSheets === 1 ? 'sheet' : 'sheets'} of paper, glued on both sides.`
@@ -98,13 +101,13 @@ function linkSteps(
         ? sourced(
             Math.max(
               LEAST_PRESS_MIN.value,
-              Math.ceil(layingMinutes(link.areaMm2, count)) + PRESS_READY_MIN.value,
+              Math.ceil(link.layingMin ?? layingMinutes(link.areaMm2, count)) + PRESS_READY_MIN.value,
             ),
             PRESS_SOURCE,
           )
         : step.attended,
       wait: sourced(glue.clampMin, memory('the glue’s own clamp time, as its table or your product has it')),
-      needs: clamps ? { [clamps.resource]: count } : {},
+      needs: clamps ?? {},
       glue: glue.id,
     };
     const out: WorkedStep[] = [held];

@@ -12,7 +12,7 @@ const link = (method: MethodId, count = 3, areaMm2 = 5400): LinkWork => ({
   method,
   areaMm2,
   ...(methodById(method).steps.some((s) => s.glued)
-    ? { glue, ...(method === 'tack' ? {} : { clamps: { resource: 'clamp:fStyle', count } }) }
+    ? { glue, ...(method === 'tack' ? {} : { clamps: { 'clamp:fStyle': count } }) }
     : {}),
 });
 const repair = (damageId: string, label: string, chain: LinkWork[], method: MethodId): RepairWork => ({
@@ -138,6 +138,16 @@ test('the glue that is taken adds its own cautions to the steps that it is used 
       .flatMap((t) => t.cautions);
   expect(said('epoxy')).toContain('epoxy');
   expect(said('liquidHide')).toEqual(['always']);
+});
+
+test('several kinds of clamps are demanded each by its own count, and the press takes the shop’s own pace', () => {
+  const mixed: LinkWork = { ...link('floodAndPress'), clamps: { fStyle: 2, cClamp: 3 }, layingMin: 31.5 };
+  const press = tasksFor({ ...piece, repairs: [{ ...lifted, chain: [mixed] }] }).find(
+    (t) => t.id === 'd1/press',
+  );
+  expect(press?.needs).toEqual({ fStyle: 2, cClamp: 3 });
+  // 31.5 min to lay, rounded up, and 8 min to get ready.
+  expect(press?.attendedMin).toBe(40);
 });
 
 test('a chain is done link after link; names of the main method stay, the others carry theirs', async () => {

@@ -4,6 +4,7 @@ import {
   leavesFace,
   scaleQuality,
   sidesReached,
+  tapOnFace,
   toFace,
   toPicture,
   type FacePlaneInput,
@@ -166,5 +167,18 @@ describe('outlines', () => {
   });
   test('100 × 60 grown by 5 with round corners: area 7678.540 exactly (area + perimeter·r + πr²)', () => {
     expect(areaOfAll(offsetOutline([[0, 0], [100, 0], [100, 60], [0, 60]], 5))).toBeCloseTo(6000 + 320 * 5 + Math.PI * 25, 0); // prettier-ignore
+  });
+});
+
+describe('a tap near the edge of a face', () => {
+  const face: Polygon = [[0, 0], [300, 0], [300, 200], [0, 200]]; // prettier-ignore
+
+  test.each<[string, Point, ReturnType<typeof tapOnFace>]>([
+    ['on it', [20, 30], { at: [20, 30], drawn: false }],
+    ['just beside it, drawn to its edge', [120, -9], { at: [120, 0], drawn: true }],
+    ['just beside a corner', [306, 206], { at: [300, 200], drawn: true }],
+    ['far beside it, not taken', [120, -40], undefined],
+  ])('%s', (_, at, taken) => {
+    expect(tapOnFace(face, at)).toEqual(taken);
   });
 });

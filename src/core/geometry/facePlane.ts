@@ -10,7 +10,7 @@ import {
   type Polygon,
 } from './point';
 import { compose, homographyFrom, invertHomography, project, type Homography } from './homography';
-import { memory, published } from '../sources';
+import { memory, published, sourced } from '../sources';
 
 /** Things of known size that can lie on a face. The face itself has the size the user measured. */
 export const REFERENCE_OBJECTS_SOURCE = published(
@@ -257,6 +257,21 @@ export function toPicture(plane: FacePlane, picture: PictureFrame, p: Point): Po
 
 /** An outline that comes this close to a side of the face reaches it: no finger taps closer. */
 export const EDGE_REACH_MM = 3;
+
+/** A finger this close beside the face meant its edge. mm. */
+export const BESIDE_MM = sourced(12, memory('half a fingertip'));
+
+/** Where a tap counts: on the face as it is, just beside it at its edge, far beside it nowhere. */
+export function tapOnFace(face: Polygon, at: Point): { at: Point; drawn: boolean } | undefined {
+  if (contains(face, at)) return { at, drawn: false };
+  const nearest = sides(face)
+    .map(([a, b]) => nearestOnSegment(at, a, b))
+    .reduce<Point | undefined>(
+      (best, p) => (best && distance(best, at) <= distance(p, at) ? best : p),
+      undefined,
+    );
+  return nearest && distance(nearest, at) <= BESIDE_MM.value ? { at: nearest, drawn: true } : undefined;
+}
 
 /** Numbers of the face's sides that an outline reaches or passes. */
 export function sidesReached(face: Polygon, outline: Polygon): number[] {

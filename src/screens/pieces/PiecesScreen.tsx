@@ -84,7 +84,7 @@ export function PiecesScreen() {
 function PieceRow({ view, progress }: { view: PieceView & { piece: Stored<'piece'> }; progress: Progress }) {
   const { done, all } = progress;
   const { piece } = view;
-  const { next } = trailOf(view, done, all);
+  const { next } = trailOf(view, progress);
   return (
     <LinkRow
       href={`/piece/${piece.id}`}

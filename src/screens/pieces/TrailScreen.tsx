@@ -19,12 +19,12 @@ import { useUnits } from '../shared/useUnits';
 export function TrailScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = usePieceView(id);
-  const { done, all } = useProgress()(id);
+  const progress = useProgress()(id);
   const units = useUnits();
   const wide = useWide();
   const { piece, faces, damages } = view;
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
-  const { next, steps } = trailOf({ ...view, piece }, done, all);
+  const { next, steps } = trailOf({ ...view, piece }, progress);
   // The largest of the faces that are hurt stands for the piece.
   const hurt = faces.filter((f) => damages.some((d) => d.body.faceId === f.id));
   const first = (hurt.length > 0 ? hurt : faces).reduce<Stored<'face'> | undefined>(

@@ -190,7 +190,7 @@ export function PlanBody({
               />
               <Row
                 title="Pressure on within"
-                detail="From the first glue, once it is covered"
+                detail="From the first glue that is spread"
                 value={formatMinutes(times.value.closedMin)}
                 source={describeSource(adhesive.closedMin.source)}
               />

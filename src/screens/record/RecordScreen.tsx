@@ -107,7 +107,7 @@ export function RecordScreen() {
         <Button label="Print the record (PDF)" kind="main" onPress={print} />
       </LitCard>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
-        <Figure label="Steps done" value={`${progress.done} of ${progress.all}`} />
+        <Figure label="Steps done" value={progress.known ? `${progress.done} of ${progress.all}` : '…'} />
         <Figure
           label="Hands at work"
           value={formatMinutes(log.reduce((s, l) => s + l.body.actualMin, 0))}

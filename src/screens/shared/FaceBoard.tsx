@@ -45,6 +45,8 @@ export function FaceBoard({
   const result = boardOf(face.body);
   const board = result.ok ? result.value : undefined;
   const picture = useBoardPicture(board, face.body.picture?.id);
+  // The picture stands still under a finger: whether a place is shown first is settled when the page opens.
+  const [start] = useState(focus);
   const shown = useMemo(
     () =>
       board
@@ -68,8 +70,8 @@ export function FaceBoard({
       <Canvas
         {...canvas}
         content={content}
-        heightPx={wide ? (wideHeight ?? height) : focus ? phoneHeight : Math.min(phoneHeight, needed)}
-        {...(focus ? { focus: around(focus.outline, focus.marginMm) } : {})}
+        heightPx={wide ? (wideHeight ?? height) : start ? phoneHeight : Math.min(phoneHeight, needed)}
+        {...(start ? { focus: around(start.outline, start.marginMm) } : {})}
         {...(picture.url ? { imageUrl: picture.url } : {})}
       >
         {(k) => (

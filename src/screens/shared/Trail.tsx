@@ -83,7 +83,7 @@ export function TrailList({ view }: { view: PieceView }) {
   const { piece } = view;
   const progress = useProgress()(view.piece?.id ?? '');
   if (!piece) return null;
-  const { steps } = trailOf({ ...view, piece }, progress.done, progress.all);
+  const { steps } = trailOf({ ...view, piece }, progress);
   return (
     <View style={styles.list}>
       <Link href={`/piece/${piece.id}`} style={styles.head} aria-label={`${piece.body.name}, overview`}>

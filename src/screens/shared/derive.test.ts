@@ -1,6 +1,7 @@
-import { tasksFor } from '@/core/bench';
+import { benchInput, schedule, tasksFor } from '@/core/bench';
+import type { MethodId } from '@/core/catalogue';
 import type { BlendPlan } from '@/core/colour';
-import type { Point } from '@/core/geometry';
+import { areaOf as areaOfOutline, type Point } from '@/core/geometry';
 import type { PlacedLayout } from '@/core/press';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece } from '@/records/defaults';
 import type { Bodies, Damage, Face, Kind, Piece, Shop, Stored } from '@/records/types';
@@ -219,12 +220,44 @@ describe('work and trail', () => {
     const work = workOf(p, [f], [d1, d2], [v], DEFAULT_SHOP, new Map<string, BlendPlan>());
     expect(work.repairs.map((r) => [r.damageId, r.method, r.shimSheets])).toEqual([['d1', 'floodAndPress', 0], ['d2', 'veneerPatch', 2]]); // prettier-ignore
     const glued = work.repairs.map((r) => r.chain[0]);
-    expect(glued[0]?.clamps?.count).toBeGreaterThan(0);
+    expect(Object.keys(glued[0]?.clamps ?? {}).length).toBeGreaterThan(0);
     expect(work.sanding?.grits).toEqual([150, 180, 220]);
     for (const r of glued)
-      expect(resourcesOf(DEFAULT_SHOP)[r?.clamps?.resource ?? '']).toBeGreaterThanOrEqual(
-        r?.clamps?.count ?? 0,
-      );
+      for (const [kind, count] of Object.entries(r?.clamps ?? {}))
+        expect(resourcesOf(DEFAULT_SHOP)[kind]).toBeGreaterThanOrEqual(count);
+  });
+
+  test('a layout of two kinds of clamps demands each by itself, and never more than are owned', async () => {
+    const at = (x: number): readonly [number, number] => [x, 20];
+    const placed = {
+      cauls: [],
+      clamps: [
+        ...[30, 60, 90].map((x) => ({ at: at(x), clamp: 'fStyle' as const, forceN: 2000 })),
+        ...[120, 150].map((x) => ({ at: at(x), clamp: 'cClamp' as const, forceN: 3000 })),
+      ],
+    };
+    const shop = { ...DEFAULT_SHOP, clamps: [{ id: 'fStyle' as const, count: 2 }, { id: 'cClamp' as const, count: 4 }] }; // prettier-ignore
+    const d = record('damage', 'd1', { ...lifted, method: 'floodAndPress', glue: { placed } });
+    const tasks = tasksFor(workOf(p, [f], [d], [], shop, new Map()));
+    expect(tasks.find((t) => t.id === 'd1/press')?.needs).toEqual({ fStyle: 2, cClamp: 2 });
+    const plan = benchInput(tasks, [], { resources: resourcesOf(shop), workingHours: shop.workingHours }, '2026-03-02T08:00:00'); // prettier-ignore
+    expect((await schedule(plan)).tasks).toHaveLength(tasks.length);
+  });
+
+  test('a new sheet is glued over the whole face, a patch over its recess', () => {
+    const areaOf = (method: MethodId) =>
+      workOf(p, [f], [record('damage', 'd2', { ...chip, method })], [], DEFAULT_SHOP, new Map()).repairs[0]?.chain.find((l) => l.method === method)?.areaMm2 ?? 0; // prettier-ignore
+    const board = boardOf(face);
+    const whole = board.ok ? areaOfOutline(board.value.plane.outline) : NaN;
+    expect(areaOf('reveneer')).toBeCloseTo(whole, 6);
+    expect(areaOf('veneerPatch')).toBeLessThan(whole / 10);
+  });
+
+  test('the bench lays a press as long as its page says, at the shop’s own pace', () => {
+    const slow = { ...DEFAULT_SHOP, pace: { spreadMinPer100Cm2: 6, secondsPerClamp: 120 } };
+    const page = ok(pressPlan(piece, 'floodAndPress', lifted, ok(surveyed(lifted, face)), slow));
+    const press = tasksFor(workOf(p, [f], [d1], [], slow, new Map())).find((t) => t.id === 'd1/press');
+    expect(press?.attendedMin).toBe(Math.ceil(page.layingMin) + 8);
   });
 
   test('too cold for the glue: the plan says so at the press, and that its times are those of 20 °C', () => {
@@ -281,10 +314,16 @@ describe('work and trail', () => {
     ['half done', [f], [d1, d2], 5, 'Go on at the bench', 'bench'],
     ['all done', [f], [d1, d2], 10, 'All steps are done', 'record'],
   ])('%s: one next thing, and one step is lit', (_, faces, damages, done, title, lit) => {
-    const { next, steps } = trailOf(view(faces, damages), done, 10);
+    const { next, steps } = trailOf(view(faces, damages), { done, all: 10, known: true });
     expect(next.title).toBe(title);
     expect(steps.filter((s) => s.state === 'now').map((s) => s.id)).toEqual([lit]);
     for (const s of steps) expect(s.href).not.toMatch(/\/damage\/\//);
+  });
+
+  test('while the steps are counted, nothing is said of nought', () => {
+    const counting = trailOf(view([f], [d1, d2]), { done: 0, all: 0, known: false });
+    expect(counting.next.detail).toBe('The steps are being counted.');
+    expect(JSON.stringify(counting)).not.toContain('0 of 0');
   });
 
   test('labels', () => {

@@ -118,6 +118,9 @@ export function clampOf(id: ClampKind['id'], shop: Shop): ClampKind {
 /** A block under the other jaw. mm; common practice. */
 export const BLOCK_MM = 20;
 
+/** Repairs that lay the whole face. */
+const WHOLE_FACE: readonly MethodId[] = ['reveneer', 'liftAndRelay'];
+
 /** Glue and press for a damage whose method is glued. */
 export function pressPlan(
   piece: Piece,
@@ -130,7 +133,12 @@ export function pressPlan(
     const { suggested, adhesive, times } = gluing(piece, method, damage.glue.adhesive, shop);
     const face = survey.board.plane.outline;
     const isPatch = methodById(method).family === 'patch';
-    const outline = isPatch ? patchFor(damage, survey, piece).recess : survey.outline;
+    // A new sheet and a panel taken up whole are glued over the whole face, not over the mark.
+    const outline = WHOLE_FACE.includes(method)
+      ? face
+      : isPatch
+        ? patchFor(damage, survey, piece).recess
+        : survey.outline;
     const owned = ownedClamps(shop);
     const suggestedClamp = suggestClamp(
       outline,
@@ -232,14 +240,22 @@ export function sandingOf(piece: Piece, face: Face, veneer?: Veneer): Result<San
 const CLAMP_SPACING_MM = 100;
 
 /** Clamps across a split, a joint or a let-in piece: of the kind that the shop has most of. */
-function acrossClamps(
-  survey: Surveyed | undefined,
-  shop: Shop,
-): { resource: string; count: number } | undefined {
+function acrossClamps(survey: Surveyed | undefined, shop: Shop): Record<string, number> | undefined {
   const [most] = ownedClamps(shop).sort((a, b) => b.count - a.count);
   if (!most) return undefined;
   const wanted = Math.ceil((survey?.lengthMm ?? CLAMP_SPACING_MM) / CLAMP_SPACING_MM);
-  return { resource: most.kind.id, count: Math.min(most.count, Math.max(1, wanted)) };
+  return { [most.kind.id]: Math.min(most.count, Math.max(1, wanted)) };
+}
+
+/** The clamps of a layout by kind; of none more than are owned, which the press page says in red. */
+function clampsOf({ placed, layout, clamp, byRule }: PressPlan, shop: Shop): Record<string, number> {
+  const kinds = byRule ? layout.clamps.map(() => clamp.id) : placed.clamps.map((c) => c.clamp);
+  const counts: Record<string, number> = {};
+  for (const id of kinds) {
+    const owned = shop.clamps.find((c) => c.id === id)?.count ?? 0;
+    if ((counts[id] ?? 0) < owned) counts[id] = (counts[id] ?? 0) + 1;
+  }
+  return counts;
 }
 
 /** One link of a chain with its glue and clamps. Glue that cannot set at this temperature is given its times at 20 °C. */
@@ -266,10 +282,7 @@ function linkWork(
       : !pressed
         ? acrossClamps(survey.ok ? survey.value : undefined, shop)
         : press && press.owned > 0
-          ? {
-              resource: press.clamp.id,
-              count: Math.min(press.layout.clamps.length, Math.max(1, press.owned)),
-            }
+          ? clampsOf(press, shop)
           : undefined;
   return {
     method,
@@ -284,6 +297,7 @@ function linkWork(
         : { caution: `${here.problem} The plan reckons with its times at ${TIMES_AT_C.value} °C.` }),
     },
     ...(clamps ? { clamps } : {}),
+    ...(press ? { layingMin: press.layingMin } : {}),
   };
 }
 

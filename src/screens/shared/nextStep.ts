@@ -3,6 +3,7 @@ import { worksheetOf } from './worksheets';
 import { boardOf, damageLabel, surveyed } from './surveying';
 import { methodById, type MethodFamily, type MethodId } from '@/core/catalogue';
 import type { Damage, Face, Piece, Stored } from '@/records';
+import type { Progress } from './useBench';
 import type { PieceView } from './usePiece';
 
 export type StepState = 'done' | 'now' | 'waits';
@@ -11,11 +12,12 @@ export type NextStep = { title: string; detail: string; action: string; href: st
 
 const plural = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
 
+const STEPS_UNKNOWN = 'The steps are being counted.';
+
 /** What is done and what is next for one piece, in the order of the work. */
 export function trailOf(
   view: PieceView & { piece: Stored<'piece'> },
-  doneSteps: number,
-  allSteps: number,
+  { done: doneSteps, all: allSteps, known }: Progress,
 ): { next: NextStep; steps: TrailStep[] } {
   const { piece, faces, damages } = view;
   const base = `/piece/${piece.id}`;
@@ -60,10 +62,10 @@ export function trailOf(
             action: 'Match veneer',
             href: sheet(unmatched, ['patch']) ?? `/damage/${unmatched.id}/patch`,
           }
-        : doneSteps < allSteps
+        : doneSteps < allSteps || !known
           ? {
-              title: doneSteps === 0 ? 'Start at the bench' : 'Go on at the bench',
-              detail: `${doneSteps} of ${allSteps} steps are done.`,
+              title: doneSteps === 0 && known ? 'Start at the bench' : 'Go on at the bench',
+              detail: known ? `${doneSteps} of ${allSteps} steps are done.` : STEPS_UNKNOWN,
               action: 'Open the bench plan',
               href: `/bench?piece=${piece.id}`,
             }
@@ -120,7 +122,7 @@ export function trailOf(
     {
       id: 'bench',
       title: 'Bench',
-      detail: `${doneSteps} of ${allSteps} steps done`,
+      detail: known ? `${doneSteps} of ${allSteps} steps done` : STEPS_UNKNOWN,
       state: state(5),
       href: `/bench?piece=${piece.id}`,
     },

@@ -94,15 +94,16 @@ export function useTasks(): { tasks: PieceTask[]; done: DoneStep[]; log: Stored<
 /** Steps a person ticks: waiting has no tick. */
 export const isTicked = (task: BenchTask): boolean => task.attendedMin > 0;
 
-export type Progress = { done: number; all: number };
+/** Steps done of all; not known while they are still being worked out. */
+export type Progress = { done: number; all: number; known: boolean };
 
 /** How far a piece is. */
 export function useProgress(): (pieceId: string) => Progress {
-  const { steps, log } = useSteps();
+  const { steps, log, loading } = useSteps();
   const ticked = new Set(log.map((l) => l.body.taskId));
   return (pieceId) => {
     const all = steps.of(pieceId).filter(isTicked);
-    return { done: all.filter((t) => ticked.has(t.id)).length, all: all.length };
+    return { done: all.filter((t) => ticked.has(t.id)).length, all: all.length, known: !loading };
   };
 }
 

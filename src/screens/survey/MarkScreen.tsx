@@ -12,7 +12,7 @@ import {
   type Mark,
   type MarkTool,
 } from '@/core/damage';
-import { boundingBox, type Point } from '@/core/geometry';
+import { boundingBox, tapOnFace, type Point } from '@/core/geometry';
 import { removeRecords, type Damage } from '@/records';
 import { Button, Chips, Figure, Fold, materials, Notice, optionsOf, Text, useSay, type Handle } from '@/ui';
 import { FaceBoard, inPicture, useDraft } from '../shared/FaceBoard';
@@ -32,7 +32,7 @@ import { PointFields, SizeFields } from './MarkFields';
 const ROOM_MM = 50;
 const MOST_UNDO = 100;
 const WHOLE = 'whole';
-const BESIDE_MM = 14;
+const HANDLE_BESIDE_MM = 14;
 
 /** A damage marked on its face with the tool that fits it, and what its mark measures. */
 export function MarkScreen() {
@@ -111,6 +111,15 @@ export function MarkScreen() {
       if (centre) draft.drag(mapMark(shifted(mark, [at[0] - centre.x, at[1] - centre.y]), toPicture));
     } else draft.drag(moveMarkPoint(draft.value, Number(handle), toPicture(at)));
   };
+  const tap = (at: Point): void => {
+    const spot = tapOnFace(board.plane.outline, at);
+    if (!spot) {
+      say({ text: 'That tap was beside the face, so nothing was marked. What is marked is unchanged.' });
+      return;
+    }
+    if (spot.drawn) say({ text: 'That tap was just beside the face; the point was drawn to its edge.' });
+    putMm(tapped(tool, placed ? mark : undefined, spot.at));
+  };
   const retool = (next: MarkTool): void => {
     setPicked(next);
     const made = remarked(next, outlineMm(body, board));
@@ -132,7 +141,7 @@ export function MarkScreen() {
           label={`Face to scale. ${TOOLS[tool].hint}`}
           phoneHeight={380}
           handles={handles}
-          onTap={(at) => putMm(tapped(tool, placed ? mark : undefined, at))}
+          onTap={tap}
           onMove={drag}
           onMoveEnd={draft.drop}
           over={(k) => (survey.ok ? null : <Unfinished mark={mark} k={k} />)}
@@ -250,7 +259,10 @@ function handlesOf(mark: Mark, placed: boolean, outline: readonly Point[] | unde
   // Beside the damage rather than on it, where a point may lie.
   const box = boundingBox(outline);
   const x = (box.left + box.right) / 2;
-  return [...handles, { id: WHOLE, label: 'The whole damage', x, y: box.bottom + BESIDE_MM, whole: true }];
+  return [
+    ...handles,
+    { id: WHOLE, label: 'The whole damage', x, y: box.bottom + HANDLE_BESIDE_MM, whole: true },
+  ];
 }
 
 /** Points that do not make a whole mark yet. */

@@ -73,7 +73,7 @@ function Question({
   const list = Object.entries(ways);
   return (
     <View style={styles.question}>
-      <Text kind="subheading">{question}</Text>
+      <Text kind="heading">{question}</Text>
       <View style={styles.list}>
         {list.map(([value, way]) => (
           <View
