@@ -45,6 +45,8 @@ const NO_FIGURES: Record<string, string> = {
   'damage.MARK_LIMITS_MM': 'limits of what may be typed',
   'ear.LEAST_REFERENCE': 'how many taps are needed before it speaks',
   'geometry.EDGE_REACH_MM': 'how near a finger must be',
+  'job.DEFAULT_SHOP': 'a shop before its owner has said anything',
+  'job.INSET_CORNERS': 'where handles start',
   'method.MOST_WEIGHT': 'limits of what may be typed',
   'picture.MOST_MEGAPIXELS': 'limit of a file',
   'picture.STORED_SIDE_PX': 'limit of a file',

@@ -17,9 +17,9 @@ import { JointScreen } from './joint/JointScreen';
 import { PatchScreen } from './patch/PatchScreen';
 import { PressScreen } from './press/PressScreen';
 import { recordPages } from './record/recordPages';
-import { workOf } from './shared/derive';
 import { AboutScreen } from './survey/AboutScreen';
 import { WaysScreen } from './ways/WaysScreen';
+import { workOf } from '@/core/job';
 
 jest.mock('expo-router', () => jest.requireActual('@/testing/room').routerMock);
 jest.mock('@/worker', () => jest.requireActual('@/testing/room').workerMock);

@@ -1,3 +1,4 @@
+export { attempt, type Result } from './attempt';
 export { assertRange } from './range';
 export { assertValid } from './valid';
 export type { JobContext } from './job';

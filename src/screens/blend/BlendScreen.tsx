@@ -10,9 +10,6 @@ import { Button, Figure, Notice, Progress, Row, Section, Text } from '@/ui';
 import { BLEND_DEEDS } from '@/core/bench';
 import { cautionsFor } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
-import { linksOfChain } from '../shared/deciding';
-import { sandingOf, surfaceRisk } from '../shared/derive';
-import { attempt, damageLabel } from '../shared/surveying';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { Tone } from '../shared/Swatch';
@@ -21,6 +18,8 @@ import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { topFinishOf, useOldTones, useStockTones } from '../shared/useWorkshop';
 import { VeneerLeft } from './VeneerLeft';
+import { damageLabel, linksOfChain, sandingOf, surfaceRisk } from '@/core/job';
+import { attempt } from '@/core/check';
 
 /** Sanding within the budget, then colour layer by layer. */
 export function BlendScreen() {

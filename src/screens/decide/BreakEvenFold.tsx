@@ -6,8 +6,8 @@ import { formatMinutes } from '@/core/units';
 import { breakEven, PATCH_RATES_SOURCE, type BreakEven } from '@/core/veneer';
 import type { Stored } from '@/records';
 import { Figure, Fold, Text, useTheme } from '@/ui';
-import { boardOf, surveyed } from '../shared/surveying';
 import { useUnits } from '../shared/useUnits';
+import { boardOf, surveyed } from '@/core/job';
 
 /** The losses of a face as patches, against one new sheet; nothing when the face has none to scale. */
 export function breakEvenOf(

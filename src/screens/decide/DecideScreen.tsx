@@ -7,13 +7,10 @@ import { SCHOOLS } from '@/core/terms';
 import { chainWords, type ChainLink } from '@/core/method';
 import { changeShop, useShop, type Answers } from '@/records';
 import { Button, Chips, LitCard, Notice, Text, TextField } from '@/ui';
-import { linksOfChain, rankingOf } from '../shared/deciding';
 import { worksheetOf } from '../shared/worksheets';
-import { surfaceRisk } from '../shared/derive';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
-import { damageLabel, surveyed } from '../shared/surveying';
 import { TrailList } from '../shared/Trail';
 import { useAct, useChange } from '../shared/useAct';
 import { useDamageView } from '../shared/usePiece';
@@ -23,6 +20,7 @@ import { CompareFold } from './CompareFold';
 import { RankingView } from './RankingView';
 import { SimilarFold } from './SimilarFold';
 import { WeightsFold } from './WeightsFold';
+import { damageLabel, linksOfChain, rankingOf, surfaceRisk, surveyed } from '@/core/job';
 
 /** The repair of a damage: ranked methods, what is still to be found out, and the user's choice. */
 export function DecideScreen() {

@@ -26,13 +26,13 @@ import {
 import { createRecord, localNow, newDamage, newFace, newPiece, useShop, type Answers } from '@/records';
 import { Button, Chips, Fold, LengthField, LitCard, Notice, optionsOf, Text } from '@/ui';
 import { KindPicker } from '../shared/KindPicker';
-import { attempt } from '../shared/surveying';
 import { Page, Pane } from '../shared/Page';
 import { WoodChips } from '../shared/WoodChips';
 import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
 import { AnswerChips } from './AnswersFold';
 import { RankingView } from './RankingView';
+import { attempt } from '@/core/check';
 
 /** A filled ellipse rather than a rectangle: what a loss of that length and width covers. */
 const ROUGH_SHARE = Math.PI / 4;

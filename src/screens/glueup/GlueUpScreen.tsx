@@ -9,14 +9,12 @@ import { Button, CheckChips, Notice, Text, useTheme } from '@/ui';
 import type { MethodId } from '@/core/catalogue';
 import { cautionsOf, type CautionId } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
-import { pressPlan, surfaceRisk, type PressPlan } from '../shared/derive';
-import { stagesOf } from '../shared/stages';
 import { Missing } from '../shared/Missing';
-import { damageLabel, surveyed } from '../shared/surveying';
 import { useAct, useChange } from '../shared/useAct';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { signal, useLitScreen } from './signals';
+import { damageLabel, pressPlan, stagesOf, surfaceRisk, surveyed, type PressPlan } from '@/core/job';
 
 const TICK_MS = 250;
 /** A first warning when so much of the open time is left. */

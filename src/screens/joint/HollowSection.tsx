@@ -14,7 +14,7 @@ import { describeSource } from '@/core/sources';
 import { formatSmall } from '@/core/units';
 import { Chips, Figure, Notice, Section, Text } from '@/ui';
 import { useKeptChoice, useKeptLength } from '../shared/kept';
-import { attempt } from '../shared/surveying';
+import { attempt } from '@/core/check';
 
 const SHAPES = Object.keys(HOLLOWS) as HollowShape[];
 const MOST_MM: Record<HollowSize, number> = {

@@ -13,8 +13,6 @@ import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { COMMON_BOARD_MM } from '@/core/stack';
-import { gluing, surfaceRisk } from '../shared/derive';
-import { attempt, damageLabel, surveyed, type Surveyed } from '../shared/surveying';
 import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useAct';
 import { KeepFigures } from '../shared/kept';
@@ -23,6 +21,8 @@ import { useUnits } from '../shared/useUnits';
 import { HollowSection } from './HollowSection';
 import { Bending, Pilot } from './sums';
 import { WayInSection } from './WayInSection';
+import { damageLabel, gluing, surfaceRisk, surveyed, type Surveyed } from '@/core/job';
+import { attempt } from '@/core/check';
 
 /** Methods whose glue may have to fill what the wood has lost. */
 const FILLING: readonly MethodId[] = ['injectJoint', 'glueSplit', 'screwSplit', 'epoxyJoint', 'epoxyFill', 'epoxyCap', 'buildUpCore', 'hardenCore']; // prettier-ignore

@@ -3,8 +3,8 @@ import { BEND_STRAIN, BREAKAGE, leastRadiusMm, PILOT_SOURCE, pilotHoleMm, thicke
 import { describeSource } from '@/core/sources';
 import { Chips, Figure, Notice, Row, Section, Stepper, Text } from '@/ui';
 import { useKeptChoice, useKeptLength, useKeptNumber } from '../shared/kept';
-import { attempt } from '../shared/surveying';
 import { useUnits } from '../shared/useUnits';
+import { attempt } from '@/core/check';
 
 const STATES = Object.keys(BEND_STRAIN) as BendState[];
 

@@ -6,16 +6,15 @@ import { CRACK_ADVICE, CRACK_SOURCE, DENSITY_SHRINKAGE_SOURCE, SPECIES, type Cra
 import type { Piece } from '@/records';
 import { Button, Chips, Figure, fonts, LengthField, LitCard, materials, Notice, Section, Stepper, Text, useTheme } from '@/ui'; // prettier-ignore
 import { AirFields, COMMON_HOME } from '../shared/air';
-import { crackPlanOf, DEFAULT_GRAVITY } from '../shared/deciding';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
-import { damageLabel, surveyed } from '../shared/surveying';
 import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useAct';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { WoodChips } from '../shared/WoodChips';
+import { DEFAULT_GRAVITY, crackPlanOf, damageLabel, surveyed } from '@/core/job';
 
 const CUTS: Record<Cut, string> = {
   flat: 'Rings lie flat in the face',

@@ -30,8 +30,6 @@ import {
   Text,
   useTheme,
 } from '@/ui';
-import { patchFor, surfaceRisk } from '../shared/derive';
-import { attempt, damageLabel, surveyed } from '../shared/surveying';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -44,6 +42,8 @@ import { Cautions } from '../shared/Cautions';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { useOldTones, useStockTones } from '../shared/useWorkshop';
+import { damageLabel, patchFor, surfaceRisk, surveyed } from '@/core/job';
+import { attempt } from '@/core/check';
 
 const SLANT = { least: 15, most: 75 };
 

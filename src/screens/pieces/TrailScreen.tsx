@@ -3,8 +3,6 @@ import { View } from 'react-native';
 import { SCHOOLS } from '@/core/terms';
 import type { Stored } from '@/records';
 import { Button, LitCard, Section, Text } from '@/ui';
-import { damageLabel } from '../shared/surveying';
-import { conditionFor, faceAreaMm2, measuredWords } from '../shared/condition';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { trailOf } from '../shared/nextStep';
@@ -14,6 +12,7 @@ import { useProgress } from '../shared/useBench';
 import { usePieceView } from '../shared/usePiece';
 
 import { useUnits } from '../shared/useUnits';
+import { conditionFor, damageLabel, faceAreaMm2, measuredWords } from '@/core/job';
 
 /** One piece: its face in raking light, the next thing to do, and the trail of steps. */
 export function TrailScreen() {

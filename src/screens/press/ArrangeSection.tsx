@@ -7,11 +7,11 @@ import { clampById, outgrown, placeOf, type ClampId, type PlacedLayout } from '@
 import type { GlueChoice, Shop } from '@/records';
 import { Button, Chips, Notice, Progress, Section, Stepper, Text } from '@/ui';
 import { computeInWorker } from '@/worker';
-import { ownedClamps, type PressPlan } from '../shared/derive';
 import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
 import { withClamp } from './placing';
 import { onFace, type FieldFrame } from './useField';
+import { ownedClamps, type PressPlan } from '@/core/job';
 
 type Props = {
   plan: PressPlan;

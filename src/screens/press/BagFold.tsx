@@ -4,10 +4,10 @@ import { boundingBox, type Polygon } from '@/core/geometry';
 import { describeSource } from '@/core/sources';
 import { formatMinutes } from '@/core/units';
 import { Figure, Fold, Notice, Stepper, Text } from '@/ui';
-import type { PressPlan } from '../shared/derive';
 import { useKeptNumber } from '../shared/kept';
-import { attempt } from '../shared/surveying';
 import { useUnits } from '../shared/useUnits';
+import { type PressPlan } from '@/core/job';
+import { attempt } from '@/core/check';
 
 /** The shop's vacuum bag in the place of clamps, for a panel that can be taken out. */
 export function BagFold({ plan, face, thickMm }: { plan: PressPlan; face: Polygon; thickMm: number }) {

@@ -13,9 +13,8 @@ import {
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
 import { Button, Figure, materials, Notice, Section, Stepper, Text } from '@/ui';
-import type { PressPlan } from '../shared/derive';
-import { stagesOf } from '../shared/stages';
 import { useUnits } from '../shared/useUnits';
+import { stagesOf, type PressPlan } from '@/core/job';
 
 export const blisterOf = (plan: PressPlan, grainDeg: number, asideMm: number): BlisterPlan =>
   blisterPlan(plan.outline, grainDeg, glueQuantity(plan.adhesive, plan.areaMm2).millilitres, asideMm);

@@ -6,11 +6,11 @@ import { distance } from '@/core/geometry';
 import { checkBar, PAPERS, type Mark, type Page, type Paper } from '@/core/print';
 import { describeSource } from '@/core/sources';
 import { Button, Figure, Fold, fonts, materials, Notice, Row, Text, useTheme } from '@/ui';
-import { attempt } from '../shared/surveying';
-import type { PressPlan } from '../shared/derive';
 import { downloadPdf, fileName } from '../shared/print';
 import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
+import { attempt } from '@/core/check';
+import { type PressPlan } from '@/core/job';
 
 /** What is planed on one side of a caul, and what draws it down. */
 type Bow = {

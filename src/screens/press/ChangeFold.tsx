@@ -2,11 +2,11 @@ import { ADHESIVES } from '@/core/adhesive';
 import { POINT_CLAMPS } from '@/core/press';
 import type { GlueChoice, Shop } from '@/records';
 import { Button, Chips, Fold, LengthField, Stepper } from '@/ui';
-import type { PressPlan } from '../shared/derive';
 import { lengthBetween } from '../shared/lengthCheck';
 import { useUnits } from '../shared/useUnits';
 import { withCauls } from './placing';
 import { STACK_SIZES, type StackPart } from './StackSection';
+import { type PressPlan } from '@/core/job';
 
 export type Layers = { veneerMm?: number; boardMm?: number };
 

@@ -3,8 +3,8 @@ import { G, Rect } from 'react-native-svg';
 import type { PressField } from '@/core/field';
 import { describeSource } from '@/core/sources';
 import { Figure, materials, Notice, Section, Text } from '@/ui';
-import type { PressPlan } from '../shared/derive';
 import type { FieldFrame } from './useField';
+import { type PressPlan } from '@/core/job';
 
 /** From too little to too much; the legend says it in words. */
 const BANDS = [

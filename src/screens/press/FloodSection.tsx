@@ -4,9 +4,9 @@ import { boundingBox, rotate } from '@/core/geometry';
 import { describeSource } from '@/core/sources';
 import { formatSmall } from '@/core/units';
 import { Fold, Notice, Row, Text } from '@/ui';
-import type { PressPlan } from '../shared/derive';
-import { attempt } from '../shared/surveying';
 import { useUnits } from '../shared/useUnits';
+import { type PressPlan } from '@/core/job';
+import { attempt } from '@/core/check';
 
 /** How the mixes are worked in under a lifted edge, and how much room there is for them. */
 export function FloodSection({ plan, openingMm }: { plan: PressPlan; openingMm: number | undefined }) {

@@ -6,11 +6,11 @@ import { caulUnder, underCaul, SECTION, SPREAD_ANGLE_DEG } from '@/core/press';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
 import { Figure, Notice, Row, Section, Text } from '@/ui';
-import type { PressPlan } from '../shared/derive';
 import { useUnits } from '../shared/useUnits';
 import { FieldSection } from './FieldView';
 import { StackSection, type StackPart } from './StackSection';
 import { useField, type FieldFrame } from './useField';
+import { type PressPlan } from '@/core/job';
 
 type BodyProps = {
   plan: PressPlan;

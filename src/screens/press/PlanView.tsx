@@ -1,9 +1,9 @@
 import { Circle, G, Line, Polygon as SvgPolygon } from 'react-native-svg';
 import { materials } from '@/ui';
 import { clampById } from '@/core/press';
-import type { PressPlan } from '../shared/derive';
 import { FieldMap } from './FieldView';
 import { useField, type FieldFrame } from './useField';
+import { type PressPlan } from '@/core/job';
 
 const outline = (points: readonly (readonly [number, number])[]): string =>
   points.map((p) => p.join(',')).join(' ');

@@ -9,9 +9,7 @@ import { useShop, type GlueChoice, type Piece, type Shop, type Stored } from '@/
 import { Button, Notice } from '@/ui';
 import { cautionsOf } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
-import { pressPlan, surfaceRisk } from '../shared/derive';
 import { linkedPage } from '../shared/worksheets';
-import { damageLabel, surveyed, type Surveyed } from '../shared/surveying';
 import { FaceBoard, useDraft } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -31,6 +29,7 @@ import { PlanView } from './PlanView';
 import { movedPlacing, placingHandles, withCauls } from './placing';
 import { fieldFrame } from './useField';
 import { useQuietSlit } from './useQuietSlit';
+import { damageLabel, pressPlan, surfaceRisk, surveyed, type Surveyed } from '@/core/job';
 
 /** Clamps farther from what they press than this are not in the plan's usual frame. */
 const FAR_MM = 50;

@@ -5,7 +5,7 @@ import { boundingBox, intersectionOf, rotate, type Point, type Polygon } from '@
 import { caulUnder } from '@/core/press';
 import type { Face } from '@/records';
 import { computeInWorker } from '@/worker';
-import type { PressPlan } from '../shared/derive';
+import { type PressPlan } from '@/core/job';
 
 /** Cells across the shorter side of the platen. */
 const CELLS = 26;

@@ -3,8 +3,9 @@ import type { Point } from '@/core/geometry';
 import type { QuietSlit } from '@/core/glueup';
 import type { Face } from '@/records';
 import { quietSlitInPhoto } from '@/worker';
-import { closeViewOf, type Surveyed } from '../shared/surveying';
 import { jpegOf } from '../shared/useWorkshop';
+import { closeViewOf } from '../shared/drawingPlaces';
+import { type Surveyed } from '@/core/job';
 
 /** Where the photo shows the calmest place to slit a blister; nothing without a photo. */
 export function useQuietSlit(survey: Surveyed, face: Face, wanted: boolean): QuietSlit | undefined {

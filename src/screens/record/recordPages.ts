@@ -2,9 +2,7 @@ import { SCHOOLS, FINISH_GOALS } from '@/core/terms';
 import { setPages, type Block, type Page } from '@/core/print';
 import { formatMinutes } from '@/core/units';
 import type { Picture, Shop, Stored } from '@/records';
-import { measuredWords } from '../shared/condition';
-import { repairWords } from '../shared/deciding';
-import { damageLabel } from '../shared/surveying';
+import { damageLabel, measuredWords, repairWords } from '@/core/job';
 
 type Input = {
   piece: Stored<'piece'>;

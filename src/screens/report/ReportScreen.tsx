@@ -8,17 +8,17 @@ import { describeSource } from '@/core/sources';
 import { browserStore, localNow, useShop, type Stored } from '@/records';
 import { Button, Figure, LitCard, Progress, Section, Text, useTheme } from '@/ui';
 import { rectifyFace } from '@/worker';
-import { conditionFor, measuredWords } from '../shared/condition';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { download, downloadPdf, fileName, printHtml } from '../shared/print';
-import { boardOf, damageLabel, viewOf } from '../shared/surveying';
 import { LinkRow, TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
 import { usePieceView, type PieceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { reportPages, type ReportPictures } from './reportPages';
+import { boardOf, conditionFor, damageLabel, measuredWords } from '@/core/job';
+import { viewOf } from '../shared/drawingPlaces';
 
 const bytesOf = (base64: string): Uint8Array => Uint8Array.from(atob(base64), (c) => c.charCodeAt(0));
 

@@ -6,11 +6,18 @@ import { setPages, type Block, type Mark, type Page, type Paper } from '@/core/p
 import { summarise } from '@/core/readings';
 import { woodName } from '@/core/wood';
 import type { Stored } from '@/records';
-import { conditionFor, faceAreaMm2, measuredWords, type Units } from '../shared/condition';
-import { repairWords } from '../shared/deciding';
 import { PHOTO_ROLES } from '../shared/photoRoles';
-import { boardOf, damageLabel, surveyed } from '../shared/surveying';
 import type { PieceView } from '../shared/usePiece';
+import {
+  boardOf,
+  conditionFor,
+  damageLabel,
+  faceAreaMm2,
+  measuredWords,
+  repairWords,
+  surveyed,
+  type Units,
+} from '@/core/job';
 
 const badge = ([x, y]: Point, number: number): Mark[] => [
   {

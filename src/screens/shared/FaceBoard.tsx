@@ -5,9 +5,10 @@ import { kindInfo } from '@/core/damage';
 import { contains, grainAt, toFace, toPicture, type Point, type Polygon } from '@/core/geometry';
 import type { Stored } from '@/records';
 import { Canvas, materials, Notice, Progress, Relief, type CanvasProps } from '@/ui';
-import { around, boardOf, contentOf, outlineMm, strokeAt, type Board } from './surveying';
 import { useWide } from './Page';
 import { useBoardPicture } from './useWorkshop';
+import { around, contentOf, strokeAt } from './drawingPlaces';
+import { boardOf, outlineMm, type Board } from '@/core/job';
 
 type Props = {
   face: Stored<'face'>;

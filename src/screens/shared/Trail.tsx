@@ -2,10 +2,10 @@ import { Link, type Href } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { SCHOOLS } from '@/core/terms';
 import { space, Text, useTheme } from '@/ui';
-import { damageLabel } from './surveying';
 import { trailOf, type TrailStep } from './nextStep';
 import type { PieceView } from './usePiece';
 import { useProgress } from './useBench';
+import { damageLabel } from '@/core/job';
 
 /** A line that leads somewhere. */
 export function LinkRow({

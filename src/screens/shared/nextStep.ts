@@ -1,10 +1,9 @@
-import { chainFor, linksOfChain } from './deciding';
 import { worksheetOf } from './worksheets';
-import { boardOf, damageLabel, surveyed } from './surveying';
 import { methodById, type MethodFamily, type MethodId } from '@/core/catalogue';
 import type { Damage, Face, Piece, Stored } from '@/records';
 import type { Progress } from './useBench';
 import type { PieceView } from './usePiece';
+import { boardOf, chainFor, damageLabel, linksOfChain, surveyed } from '@/core/job';
 
 export type StepState = 'done' | 'now' | 'waits';
 export type TrailStep = { id: string; title: string; detail: string; state: StepState; href: string };

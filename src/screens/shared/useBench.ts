@@ -3,8 +3,8 @@ import { benchInput, tasksFor, type BenchTask, type DoneStep, type Schedule } fr
 import type { BlendPlan } from '@/core/colour';
 import { localNow, useList, useShop, type Shop, type Stored } from '@/records';
 import { computeInWorker } from '@/worker';
-import { resourcesOf, workOf } from './derive';
 import { useBlends } from './useWorkshop';
+import { resourcesOf, workOf } from '@/core/job';
 
 export type PieceTask = BenchTask & { pieceId: string; pieceName: string };
 

@@ -11,8 +11,8 @@ import {
   type Stored,
 } from '@/records';
 import type { Chain } from '@/core/method';
-import { chainFor, linksOfChain, treatedAs } from './deciding';
 import { glueChoice, keptGlue } from './worksheets';
+import { chainFor, linksOfChain, treatedAs } from '@/core/job';
 
 export type PieceView = {
   piece?: Stored<'piece'>;

@@ -12,8 +12,8 @@ import {
   type Stored,
 } from '@/records';
 import { rectifyFace, swatchTones, tonesAroundDamage, type FaceView } from '@/worker';
-import { chainFor, linksOfChain, treatedAs } from './deciding';
-import { boardOf, outlineMm, surveyed, viewOf, type Board } from './surveying';
+import { boardOf, chainFor, linksOfChain, outlineMm, surveyed, treatedAs, type Board } from '@/core/job';
+import { viewOf } from './drawingPlaces';
 
 /** A picture as something an image can show; let go of when it is no longer shown. */
 export function usePictureUrl(id: string | undefined): string | undefined {

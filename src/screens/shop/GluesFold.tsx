@@ -5,8 +5,8 @@ import { describeSource } from '@/core/sources';
 import { formatMinutes } from '@/core/units';
 import type { Shop } from '@/records';
 import { Button, Chips, Fold, Row, Stepper, Text } from '@/ui';
-import { attempt } from '../shared/surveying';
 import { useUnits } from '../shared/useUnits';
+import { attempt } from '@/core/check';
 
 const BLEEDS = { little: 'little', some: 'somewhat', much: 'readily' } as const;
 

@@ -4,9 +4,9 @@ import { CLAMPS, COMMON_PACE, type ClampId, type ClampKind } from '@/core/press'
 import { describeSource } from '@/core/sources';
 import type { Shop } from '@/records';
 import { Button, CheckChips, Chips, Figure, Fold, LengthField, Section, Stepper, Text } from '@/ui';
-import { clampOf } from '../shared/derive';
 import { lengthBetween } from '../shared/lengthCheck';
 import { useUnits } from '../shared/useUnits';
+import { clampOf } from '@/core/job';
 
 type Props = { shop: Shop; set: (patch: Partial<Shop>) => void };
 

@@ -33,13 +33,13 @@ import {
   Text,
   useSay,
 } from '@/ui';
-import { attempt } from '../shared/surveying';
 import { Page, Pane } from '../shared/Page';
 import { download } from '../shared/print';
 import { useAct } from '../shared/useAct';
 import { GluesFold } from './GluesFold';
 import { MaterialsSection } from './MaterialsSection';
 import { BoardsSection, ClampsSection, PaceFields } from './PressKit';
+import { attempt } from '@/core/check';
 
 /** The shop: climate, clamps, hours, units, and all data in one file. */
 export function ShopScreen() {

@@ -2,20 +2,19 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { adhesiveById, glueTimes, wantedPressure, type AdhesiveId } from '@/core/adhesive';
 import { bedOf, COMMON_BOARD_MM } from '@/core/stack';
 import { boundingBox, rotate, sides } from '@/core/geometry';
-import { waysOf } from '../shared/deciding';
-import { clampOf, gluing, pressPlan, surfaceRisk } from '../shared/derive';
 import { Button, Chips, Notice } from '@/ui';
 import { cautionsOf } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
-import { attempt, damageLabel, surveyed } from '../shared/surveying';
 import { TrailList } from '../shared/Trail';
 import { KeepFigures } from '../shared/kept';
 import { useChange } from '../shared/useAct';
 import { useDamageView } from '../shared/usePiece';
 import { CaseSide, CuppedBoard, Hammer } from './boards';
 import { EdgeVeneer, HalfRound, RoundTop } from './rims';
+import { clampOf, damageLabel, gluing, pressPlan, surfaceRisk, surveyed, waysOf } from '@/core/job';
+import { attempt } from '@/core/check';
 
 const CASES = {
   edge: 'Veneer on an edge, or a narrow strip',

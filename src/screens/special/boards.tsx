@@ -14,11 +14,11 @@ import {
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
 import { Figure, Notice, Section, Text } from '@/ui';
-import { attempt } from '../shared/surveying';
 import { useUnits } from '../shared/useUnits';
 import { CaseDrawing, PathsDrawing } from './drawings';
 import { useKeptLength } from '../shared/kept';
 import { Figures, kN } from './parts';
+import { attempt } from '@/core/check';
 
 export function CuppedBoard({
   lengthMm,

@@ -17,11 +17,11 @@ import type { Bed } from '@/core/stack';
 import type { ClampKind } from '@/core/press';
 import { describeSource } from '@/core/sources';
 import { Chips, Figure, Notice, Row, Section, Stepper, Text } from '@/ui';
-import { attempt } from '../shared/surveying';
 import { useUnits } from '../shared/useUnits';
 import { BlocksDrawing, EarsDrawing } from './drawings';
 import { useKeptChoice, useKeptLength, useKeptNumber } from '../shared/kept';
 import { Figures, kN } from './parts';
+import { attempt } from '@/core/check';
 
 const MATERIALS = Object.keys(STRIPS) as StripMaterial[];
 const UNDER = Object.keys(PADS) as Pad[];

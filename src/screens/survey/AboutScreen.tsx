@@ -21,7 +21,6 @@ import {
 } from '@/ui';
 import { storePicture } from '@/worker';
 import { Cautions } from '../shared/Cautions';
-import { surfaceRisk } from '../shared/derive';
 import { AirFields, COMMON_HOME } from '../shared/air';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -29,6 +28,7 @@ import { Photos } from '../shared/Photos';
 import { LinkRow, TrailList } from '../shared/Trail';
 import { useAct, useChange } from '../shared/useAct';
 import { usePieceView } from '../shared/usePiece';
+import { surfaceRisk } from '@/core/job';
 
 /** A piece's own facts, and its faces. */
 export function AboutScreen() {

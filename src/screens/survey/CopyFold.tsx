@@ -6,10 +6,10 @@ import type { Point } from '@/core/geometry';
 import { createRecord, type Stored } from '@/records';
 import { Button, Chips, Fold, Stepper, Text } from '@/ui';
 import { inPicture } from '../shared/FaceBoard';
-import { boardOf, type Board } from '../shared/surveying';
 import { useAct } from '../shared/useAct';
 import type { DamageView } from '../shared/usePiece';
 import { shifted, stored } from './markEditing';
+import { boardOf, type Board } from '@/core/job';
 
 /** A copy is laid beside the damage so that both can be seen. mm. */
 const BESIDE_MM = 20;

@@ -7,8 +7,6 @@ import { Button, FilePick, Fold, LengthField, LitCard, Notice, Section, Text, us
 import { storePicture } from '@/worker';
 import { KindPicker } from '../shared/KindPicker';
 import { Photos } from '../shared/Photos';
-import { boardOf, damageLabel, grainIsKnown, surveyed } from '../shared/surveying';
-import { measuredWords } from '../shared/condition';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -19,6 +17,7 @@ import { useUnits } from '../shared/useUnits';
 import { FaceFacts } from './FaceFacts';
 import { RawPhoto } from './RawPhoto';
 import { ShapeSection } from './ShapeSection';
+import { boardOf, damageLabel, grainIsKnown, measuredWords, surveyed } from '@/core/job';
 
 /** What has been tested so far, in a few words. */
 function testsNote({ finishTests = [], thicknessReadings = [], moistureReadings = [] }: Face): string {

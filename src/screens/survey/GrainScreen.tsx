@@ -15,7 +15,6 @@ import {
   TextField,
   type Handle,
 } from '@/ui';
-import { boardOf, contentOf, strokeAt, type Board } from '../shared/surveying';
 import { FaceBoard, inPicture, onFaceMm, useDraft } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -23,6 +22,8 @@ import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useAct';
 import { useFaceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
+import { boardOf, type Board } from '@/core/job';
+import { contentOf, strokeAt } from '../shared/drawingPlaces';
 
 /** A line through the middle of the face at an angle, as places in the picture. */
 function arrowAt(board: Board, degrees: number): Point[] {

@@ -19,7 +19,6 @@ import { FaceBoard, inPicture, useDraft } from '../shared/FaceBoard';
 import { KindPicker } from '../shared/KindPicker';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
-import { boardOf, damageLabel, isMarked, markMm, markOf, outlineMm, surveyed, type Board } from '../shared/surveying'; // prettier-ignore
 import { TrailList } from '../shared/Trail';
 import { useAct, useChange } from '../shared/useAct';
 import { useDamageView } from '../shared/usePiece';
@@ -27,6 +26,7 @@ import { useUnits } from '../shared/useUnits';
 import { CopyFold } from './CopyFold';
 import { remarked, shifted, stored, tapped, TOOLS } from './markEditing';
 import { PointFields, SizeFields } from './MarkFields';
+import { boardOf, damageLabel, isMarked, markMm, markOf, outlineMm, surveyed, type Board } from '@/core/job';
 
 /** How much of the face is shown round a damage that is opened again. mm. */
 const ROOM_MM = 50;

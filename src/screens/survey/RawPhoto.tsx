@@ -1,9 +1,9 @@
 import { useWindowDimensions } from 'react-native';
 import type { Stored } from '@/records';
 import { Canvas, type CanvasProps } from '@/ui';
-import { frameOf } from '../shared/surveying';
 import { useWide } from '../shared/Page';
 import { usePictureUrl } from '../shared/useWorkshop';
+import { frameOf } from '@/core/job';
 
 type Props = Pick<CanvasProps, 'label' | 'handles' | 'onMove' | 'onMoveEnd' | 'children'> & {
   face: Stored<'face'>;

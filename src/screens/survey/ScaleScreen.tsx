@@ -13,7 +13,6 @@ import {
 import { describeSource, derived, published } from '@/core/sources';
 import { INSET_CORNERS, type Face } from '@/records';
 import { Button, Chips, Figure, LengthField, materials, Notice, Text, type Handle } from '@/ui';
-import { attempt, boardOf, frameOf } from '../shared/surveying';
 import { useDraft } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -22,6 +21,8 @@ import { useChange } from '../shared/useAct';
 import { useFaceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { RawPhoto } from './RawPhoto';
+import { attempt } from '@/core/check';
+import { boardOf, frameOf } from '@/core/job';
 
 type Choice = 'face' | keyof typeof REFERENCE_OBJECTS | 'length';
 const CHOICES: { value: Choice; label: string }[] = [

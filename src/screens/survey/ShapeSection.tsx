@@ -2,8 +2,8 @@ import { View } from 'react-native';
 import { bandLengthMm, type FaceShape } from '@/core/geometry';
 import type { Face, Stored } from '@/records';
 import { Button, Chips, LengthField, Section, Text } from '@/ui';
-import { boardOf } from '../shared/surveying';
 import { useUnits } from '../shared/useUnits';
+import { boardOf } from '@/core/job';
 
 const SHAPES: Record<FaceShape['kind'], string> = {
   rectangle: 'Rectangle',

@@ -7,7 +7,6 @@ import { contains, type Point } from '@/core/geometry';
 import type { TapMap } from '@/core/tapping';
 import { Button, Figure, materials, Notice, Text } from '@/ui';
 import { computeInWorker } from '@/worker';
-import { boardOf, damageLabel, outlineMm, type Board } from '../shared/surveying';
 import { FaceBoard, inPicture, onFaceMm } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -17,6 +16,7 @@ import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { EarPanel } from './EarPanel';
 import { useEar } from './useEar';
+import { boardOf, damageLabel, outlineMm, type Board } from '@/core/job';
 
 type PlacedTap = { x: number; y: number; hollow: boolean };
 

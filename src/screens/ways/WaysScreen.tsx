@@ -5,12 +5,12 @@ import { SCHOOLS } from '@/core/terms';
 import { WAY_IDS, WAYS, WAYS_SOURCE, waysThatMatter, type WayId } from '@/core/ways';
 import type { Piece } from '@/records';
 import { Chips, Fold, Text, useTheme } from '@/ui';
-import { chainFor, linksOfChain, waysOf } from '../shared/deciding';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useAct';
 import { usePieceView } from '../shared/usePiece';
+import { chainFor, linksOfChain, waysOf } from '@/core/job';
 
 /** Where practitioners disagree: both ways with their reasons, and the one that this piece's plan takes. */
 export function WaysScreen() {

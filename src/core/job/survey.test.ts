@@ -1,9 +1,23 @@
-import { areaOf, type Point } from '@/core/geometry';
-import { DEFAULT_SHOP, newDamage, newFace, newPiece } from '@/records/defaults';
-import type { Damage, Face, Piece, Shop, Stored } from '@/records';
-import { conditionFor, countedOf, faceAreaMm2, measuredWords } from './condition';
-import { caseOf, crackPlanOf, methodOf, rankingOf, treatedAs } from './deciding';
-import { boardOf, grainIsKnown, isMarked, markOf, outlineMm, surveyed } from './surveying';
+import { areaOf, type Point } from '../geometry';
+import { DEFAULT_SHOP, newDamage, newFace, newPiece } from './defaults';
+import type { Damage, Face, Named, Piece, Shop } from './types';
+import {
+  boardOf,
+  caseOf,
+  conditionFor,
+  countedOf,
+  crackPlanOf,
+  faceAreaMm2,
+  grainIsKnown,
+  isMarked,
+  markOf,
+  measuredWords,
+  methodOf,
+  outlineMm,
+  rankingOf,
+  surveyed,
+  treatedAs,
+} from '.';
 
 const WHOLE: Point[] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
 const face = (more: Partial<Face> = {}): Face => ({
@@ -23,8 +37,7 @@ const ok = <T>(r: { ok: true; value: T } | { ok: false; problem: string }): T =>
   if (!r.ok) throw new Error(r.problem);
   return r.value;
 };
-const record = <K extends 'face' | 'damage'>(kind: K, id: string, body: K extends 'face' ? Face : Damage) =>
-  ({ kind, id, version: 2, revision: 1, savedAt: '', body }) as Stored<K>;
+const named = <B>(id: string, body: B): Named<B> => ({ id, body });
 
 describe('marks to scale', () => {
   test('a crack has its length and width, a hole its diameter, an area its box', () => {
@@ -161,22 +174,22 @@ describe('what the rules see', () => {
 });
 
 describe('condition in words', () => {
-  const faces = [record('face', 'f', face())];
-  const damages = [record('damage', 'd1', CRACK), record('damage', 'd2', HOLE)];
+  const faces = [named('f', face())];
+  const damages = [named('d1', CRACK), named('d2', HOLE)];
   const units = {
     length: (mm: number) => `${mm.toFixed(1)} mm`,
     area: (mm2: number) => `${mm2.toFixed(0)} mm²`,
   };
 
   test('each mark is told by its own sizes', () => {
-    expect(measuredWords(record('damage', 'd', CRACK), faces[0], units)).toBe('300.0 mm long, 1.5 mm wide');
-    const deep = record('damage', 'd', { ...HOLE, answers: { depthMm: 9 } });
+    expect(measuredWords(named('d', CRACK), faces[0], units)).toBe('300.0 mm long, 1.5 mm wide');
+    const deep = named('d', { ...HOLE, answers: { depthMm: 9 } });
     expect(measuredWords(deep, faces[0], units)).toBe('12.0 mm across, 9.0 mm deep');
-    expect(measuredWords(record('damage', 'd', damage()), faces[0], units)).toBe('not measured');
+    expect(measuredWords(named('d', damage()), faces[0], units)).toBe('not measured');
   });
 
   test('the score counts what is marked, over the faces that are to scale', () => {
-    expect(faceAreaMm2(record('face', 'f', face()))).toBeCloseTo(240_000, 3);
+    expect(faceAreaMm2(named('f', face()))).toBeCloseTo(240_000, 3);
     expect(countedOf(damages, faces).map((c) => [c.kind, Math.round(c.areaMm2), c.show])).toEqual([
       ['longCrack', 450, true],
       ['hole', 113, true],

@@ -1,11 +1,13 @@
-import { MOVING_KINDS, type DamageFacts } from '@/core/damage';
-import { areaOf } from '@/core/geometry';
-import { chainOf, chainWords, rankMethods, type Chain, type RankInput, type Ranking } from '@/core/method';
-import { waysFor, type Ways } from '@/core/ways';
-import type { MethodId } from '@/core/catalogue';
-import { crackPlan, type CrackPlan } from '@/core/wood';
-import type { Damage, Face, Piece, Shop, Stored } from '@/records';
-import { attempt, surveyed, type Result } from './surveying';
+import type { MethodId } from '../catalogue';
+import { attempt, type Result } from '../check';
+import { MOVING_KINDS, type DamageFacts } from '../damage';
+import { areaOf } from '../geometry';
+import { chainOf, chainWords, rankMethods, type Chain, type RankInput, type Ranking } from '../method';
+import { memory } from '../sources';
+import { waysFor, type Ways } from '../ways';
+import { crackPlan, type CrackPlan } from '../wood';
+import { surveyed } from './survey';
+import type { Damage, Face, Named, Piece, Shop } from './types';
 
 /** The piece as it is treated on one face, which may belong to another school or end in another finish. */
 export const treatedAs = (piece: Piece, face: Face | undefined): Piece =>
@@ -18,6 +20,7 @@ export const waysOf = (piece: Piece): Ways => waysFor(piece.school, piece.ways);
 
 /** Taken for a wood that is neither in the table nor weighed; between poplar and oak. It is shown wherever it counts. */
 export const DEFAULT_GRAVITY = 0.55;
+export const DEFAULT_GRAVITY_SOURCE = memory('between poplar and oak');
 
 /** What a crack does over the year where the piece lives; nothing until the board and the home's air are known. */
 export function crackPlanOf(
@@ -143,7 +146,7 @@ export function repairWords(
     faces,
     damages,
     shop,
-  }: { piece: Piece; faces: readonly Stored<'face'>[]; damages: readonly Stored<'damage'>[]; shop: Shop },
+  }: { piece: Piece; faces: readonly Named<Face>[]; damages: readonly Named<Damage>[]; shop: Shop },
   damage: Damage,
 ): string {
   if (!damage.method) return 'Repair not decided.';

@@ -1,10 +1,10 @@
-import { conditionOf, type Condition, type Counted } from '@/core/condition';
-import { areaOf } from '@/core/geometry';
-import type { Stored } from '@/records';
-import { boardOf, surveyed } from './surveying';
+import { conditionOf, type Condition, type Counted } from '../condition';
+import { areaOf } from '../geometry';
+import { boardOf, surveyed } from './survey';
+import type { Damage, Face, Named } from './types';
 
 /** Damages of some faces as the condition score counts them. */
-export function countedOf(damages: readonly Stored<'damage'>[], faces: readonly Stored<'face'>[]): Counted[] {
+export function countedOf(damages: readonly Named<Damage>[], faces: readonly Named<Face>[]): Counted[] {
   return damages.map((d) => {
     const face = faces.find((f) => f.id === d.body.faceId)?.body;
     const survey = surveyed(d.body, face);
@@ -17,16 +17,13 @@ export function countedOf(damages: readonly Stored<'damage'>[], faces: readonly 
   });
 }
 
-export const faceAreaMm2 = (face: Stored<'face'>): number => {
+export const faceAreaMm2 = (face: Named<Face>): number => {
   const board = boardOf(face.body);
   return board.ok ? areaOf(board.value.plane.outline) : 0;
 };
 
 /** Condition of one face, or of all of them together. */
-export const conditionFor = (
-  damages: readonly Stored<'damage'>[],
-  faces: readonly Stored<'face'>[],
-): Condition =>
+export const conditionFor = (damages: readonly Named<Damage>[], faces: readonly Named<Face>[]): Condition =>
   conditionOf(
     countedOf(damages, faces),
     faces.reduce((s, f) => s + faceAreaMm2(f), 0),
@@ -36,8 +33,8 @@ export type Units = { length: (mm: number) => string; area: (mm2: number) => str
 
 /** What was measured of a damage, in words. */
 export function measuredWords(
-  d: Stored<'damage'>,
-  face: Stored<'face'> | undefined,
+  d: Named<Damage>,
+  face: Named<Face> | undefined,
   { length, area }: Units,
 ): string {
   const survey = surveyed(d.body, face?.body);

@@ -1,15 +1,13 @@
-import { DAMAGE_KINDS, mapMark, measureMark, type Mark, type MarkMeasures } from '@/core/damage';
+import { attempt, type Result } from '../check';
+import { DAMAGE_KINDS, mapMark, measureMark, type Mark, type MarkMeasures } from '../damage';
 import {
   assertOutline,
-  boundingBox,
   centroidOf,
-  compose,
   facePlane,
   grainAt,
   leavesFace,
   lineAngle,
   measureOutline,
-  rotate,
   shapeOutline,
   sidesReached,
   toFace,
@@ -20,21 +18,8 @@ import {
   type PictureFrame,
   type Point,
   type Polygon,
-} from '@/core/geometry';
-import type { Damage, Face } from '@/records';
-import type { FaceView } from '@/worker';
-
-/** A result, or the sentence that says why there is none. */
-export type Result<T> = { ok: true; value: T } | { ok: false; problem: string };
-
-export function attempt<T>(work: () => T): Result<T> {
-  try {
-    return { ok: true, value: work() };
-  } catch (error) {
-    if (error instanceof RangeError) return { ok: false, problem: error.message };
-    throw error;
-  }
-}
+} from '../geometry';
+import type { Damage, Face } from './types';
 
 const PLAIN_BOARD_PX = 1000;
 
@@ -104,42 +89,6 @@ function makeBoard(face: Face): Result<Board> {
 /** Is the direction of the grain known? A sunburst and leaves of their own need no arrow. */
 export const grainIsKnown = (face: Face): boolean =>
   face.grain !== undefined || (face.grainPlan !== undefined && face.grainPlan.kind !== 'border');
-
-const LONGEST_VIEW_PX = 1400;
-/** No photo of a face shows more than this. */
-const FINEST_MM = 0.25;
-
-/** What the worker needs to redraw a face to scale. */
-export function viewOf({ plane }: Board, jpeg: string): FaceView {
-  const mmPerPixel = Math.max(plane.widthMm, plane.heightMm) / LONGEST_VIEW_PX;
-  return {
-    jpeg,
-    toSource: compose(plane.faceToPicture, [mmPerPixel, 0, 0, 0, mmPerPixel, 0, 0, 0, 1]),
-    widthPx: Math.max(1, Math.round(plane.widthMm / mmPerPixel)),
-    heightPx: Math.max(1, Math.round(plane.heightMm / mmPerPixel)),
-    mmPerPixel,
-  };
-}
-
-/** A part of the face alone, as close as that fits the same number of points; its origin is the part's upper left corner. */
-export function closeViewOf(
-  { plane }: Board,
-  jpeg: string,
-  part: Polygon,
-): { view: FaceView; origin: Point } {
-  const { left, right, top, bottom } = boundingBox(part);
-  const mmPerPixel = Math.max(FINEST_MM, Math.max(right - left, bottom - top) / LONGEST_VIEW_PX);
-  return {
-    view: {
-      jpeg,
-      toSource: compose(plane.faceToPicture, [mmPerPixel, 0, left, 0, mmPerPixel, top, 0, 0, 1]),
-      widthPx: Math.max(1, Math.round((right - left) / mmPerPixel)),
-      heightPx: Math.max(1, Math.round((bottom - top) / mmPerPixel)),
-      mmPerPixel,
-    },
-    origin: [left, top],
-  };
-}
 
 /** The mark of a damage, its places as fractions of the picture. */
 export const markOf = (damage: Damage): Mark => damage.mark ?? { tool: 'area', outline: damage.outline };
@@ -219,32 +168,3 @@ function survey(damage: Damage, face: Face): Result<Surveyed> {
 
 export const damageLabel = (damage: Damage): string =>
   `${DAMAGE_KINDS[damage.kind].label}, no. ${damage.number}`;
-
-/** The neighbourhood of an outline on its face, for a drawing that shows a place rather than the whole. */
-export function around(
-  outline: Polygon,
-  marginMm: number,
-): { x: number; y: number; width: number; height: number } {
-  const box = boundingBox(outline);
-  return {
-    x: box.left - marginMm,
-    y: box.top - marginMm,
-    width: box.right - box.left + 2 * marginMm,
-    height: box.bottom - box.top + 2 * marginMm,
-  };
-}
-
-/** A face's box, for drawings. */
-export const contentOf = ({ plane }: Board): { width: number; height: number } => ({
-  width: plane.widthMm,
-  height: plane.heightMm,
-});
-
-/** Two ends of a line through a place in a direction, for drawings of the grain. */
-export function strokeAt(at: Point, degrees: number, lengthMm: number): [Point, Point] {
-  const [dx, dy] = rotate([lengthMm / 2, 0], degrees);
-  return [
-    [at[0] - dx, at[1] - dy],
-    [at[0] + dx, at[1] + dy],
-  ];
-}

@@ -1,6 +1,6 @@
-import { gluingStages, type Stages } from '@/core/glueup';
-import type { PressPlan } from './derive';
-import { attempt } from './surveying';
+import { attempt } from '../check';
+import { gluingStages, type Stages } from '../glueup';
+import type { PressPlan } from './press';
 
 /** In how many goes a repair is glued; nothing when it cannot be done in time, or in this cold. */
 export function stagesOf(plan: PressPlan): Stages | undefined {

@@ -1,23 +1,20 @@
 import {
   adhesiveById,
+  FLOODED_WASTE_SHARE,
   floodMixes,
   glueQuantity,
-  FLOODED_WASTE_SHARE,
   glueTimes,
   heldTimes,
   suggestAdhesive,
-  TIMES_AT_C,
   wantedPressure,
   WASTE_SHARE,
   type Adhesive,
   type AdhesiveId,
   type GlueTimes,
-} from '@/core/adhesive';
-import type { FaceWork, LinkWork, PieceWork, RepairWork } from '@/core/bench';
-import type { BlendPlan } from '@/core/colour';
-import { areaOf, type Polygon } from '@/core/geometry';
-import { methodById, type MethodFamily, type MethodId } from '@/core/catalogue';
-import type { Ways } from '@/core/ways';
+} from '../adhesive';
+import { methodById, type MethodFamily, type MethodId } from '../catalogue';
+import { attempt, type Result } from '../check';
+import { areaOf, type Polygon } from '../geometry';
 import {
   clampById,
   COMMON_PACE,
@@ -30,14 +27,14 @@ import {
   type PlacedLayout,
   type PressInput,
   type PressLayout,
-} from '@/core/press';
-import { measured, sourced, type Sourced } from '@/core/sources';
-import { sandingBudget, type SandingBudget } from '@/core/sanding';
-import type { RiskySurface } from '@/core/safety';
-import { PATCH_DEFAULTS, patchOutline, suggestShape, thicknessPlan, type Patch } from '@/core/veneer';
-import type { Damage, Face, Piece, Shop, Stored, Veneer } from '@/records';
-import { chainFor, linksOfChain, treatedAs, waysOf } from './deciding';
-import { attempt, damageLabel, surveyed, type Result, type Surveyed } from './surveying';
+} from '../press';
+import { sandingBudget, type SandingBudget } from '../sanding';
+import { measured, practice, sourced, type Sourced } from '../sources';
+import { PATCH_DEFAULTS, patchOutline, suggestShape, thicknessPlan, type Patch } from '../veneer';
+import type { Ways } from '../ways';
+import { waysOf } from './decide';
+import type { Surveyed } from './survey';
+import type { Damage, Face, Piece, Shop, Veneer } from './types';
 
 /** Repairs that are pressed flat over an area. */
 export const PRESSED_FAMILIES: MethodFamily[] = ['reglue', 'patch'];
@@ -115,8 +112,8 @@ export function clampOf(id: ClampKind['id'], shop: Shop): ClampKind {
   return own === undefined ? kind : { ...kind, forceN: sourced(own, measured('your own clamp')) };
 }
 
-/** A block under the other jaw. mm; common practice. */
-export const BLOCK_MM = 20;
+/** A block under the other jaw. mm. */
+export const BLOCK_MM = sourced(20, practice('a block of scrap under the other jaw'));
 
 /** Repairs that lay the whole face. */
 const WHOLE_FACE: readonly MethodId[] = ['reveneer', 'liftAndRelay'];
@@ -184,7 +181,7 @@ export function pressPlan(
       why: adhesive.id === suggested.id ? suggested.why : `Your own choice. ${adhesive.note}`,
       clamp,
       clampWords: (kinds.length > 0 ? kinds : [clamp]).map((k) => k.label).join(' and '),
-      overBoardMm: platenMm + (own?.cauls[0]?.heightMm ?? caul.heightMm) + BLOCK_MM,
+      overBoardMm: platenMm + (own?.cauls[0]?.heightMm ?? caul.heightMm) + BLOCK_MM.value,
       ...(shop.clamps.some((c) => c.id === 'vacuum' && c.count > 0)
         ? { bagKPa: clampOf('vacuum', shop).forceN.value }
         : {}),
@@ -235,137 +232,3 @@ export function sandingOf(piece: Piece, face: Face, veneer?: Veneer): Result<San
     return sandingBudget(veneer?.thicknessMm ?? face.veneerMm, proud, underPaint, waysOf(piece).coarsest);
   });
 }
-
-/** Along a split or an edge joint one clamp a hand's breadth, as for pressing veneer: three on 300 mm (common practice). mm. */
-const CLAMP_SPACING_MM = 100;
-
-/** Clamps across a split, a joint or a let-in piece: of the kind that the shop has most of. */
-function acrossClamps(survey: Surveyed | undefined, shop: Shop): Record<string, number> | undefined {
-  const [most] = ownedClamps(shop).sort((a, b) => b.count - a.count);
-  if (!most) return undefined;
-  const wanted = Math.ceil((survey?.lengthMm ?? CLAMP_SPACING_MM) / CLAMP_SPACING_MM);
-  return { [most.kind.id]: Math.min(most.count, Math.max(1, wanted)) };
-}
-
-/** The clamps of a layout by kind; of none more than are owned, which the press page says in red. */
-function clampsOf({ placed, layout, clamp, byRule }: PressPlan, shop: Shop): Record<string, number> {
-  const kinds = byRule ? layout.clamps.map(() => clamp.id) : placed.clamps.map((c) => c.clamp);
-  const counts: Record<string, number> = {};
-  for (const id of kinds) {
-    const owned = shop.clamps.find((c) => c.id === id)?.count ?? 0;
-    if ((counts[id] ?? 0) < owned) counts[id] = (counts[id] ?? 0) + 1;
-  }
-  return counts;
-}
-
-/** One link of a chain with its glue and clamps. Glue that cannot set at this temperature is given its times at 20 °C. */
-function linkWork(
-  method: MethodId,
-  main: boolean,
-  { piece, damage, survey, shop }: { piece: Piece; damage: Damage; survey: Result<Surveyed>; shop: Shop },
-): LinkWork {
-  const { family, steps } = methodById(method);
-  const pressed = PRESSED_FAMILIES.includes(family) && steps.some((s) => s.glued);
-  // Every link of a chain has its own glue and clamps.
-  const own: Damage = main ? damage : { ...damage, glue: damage.linkGlue?.[method] ?? {} };
-  const plan = survey.ok && pressed ? pressPlan(piece, method, own, survey.value, shop) : undefined;
-  const press = plan?.ok ? plan.value : undefined;
-  const areaMm2 = press?.areaMm2 ?? damage.roughAreaMm2 ?? 2000;
-  if (!steps.some((s) => s.glued)) return { method, areaMm2 };
-  const { adhesive, times: here } = gluing(piece, method, own.glue.adhesive, shop);
-  const times = here.ok
-    ? here.value
-    : heldTimes(glueTimes(adhesive, TIMES_AT_C.value), waysOf(piece).clampTime);
-  const clamps =
-    method === 'tack'
-      ? undefined
-      : !pressed
-        ? acrossClamps(survey.ok ? survey.value : undefined, shop)
-        : press && press.owned > 0
-          ? clampsOf(press, shop)
-          : undefined;
-  return {
-    method,
-    areaMm2,
-    glue: {
-      id: adhesive.id,
-      label: adhesive.label,
-      clampMin: times.clampMin,
-      workableMin: times.workableMin,
-      ...(here.ok
-        ? {}
-        : { caution: `${here.problem} The plan reckons with its times at ${TIMES_AT_C.value} °C.` }),
-    },
-    ...(clamps ? { clamps } : {}),
-    ...(press ? { layingMin: press.layingMin } : {}),
-  };
-}
-
-const REFRESHES: MethodId[] = ['reviveFinish', 'reoil'];
-
-/** All of a piece's work as the bench planner takes it. */
-export function workOf(
-  piece: Stored<'piece'>,
-  faces: readonly Stored<'face'>[],
-  damages: readonly Stored<'damage'>[],
-  veneers: readonly Stored<'veneer'>[],
-  shop: Shop,
-  blends: ReadonlyMap<string, BlendPlan>,
-): PieceWork {
-  const mine = damages.filter((d) => d.body.pieceId === piece.id);
-  const { holds } = piece.body;
-  const repairs = mine.flatMap((d): (RepairWork & { faceId?: string })[] => {
-    const face = faces.find((f) => f.id === d.body.faceId)?.body;
-    const onFace = mine.filter((o) => o.body.faceId === d.body.faceId).map((o) => o.body);
-    const chain = chainFor(piece.body, face, d.body, onFace, shop);
-    if (!chain || chain.method === 'leave') return [];
-    const survey = surveyed(d.body, face);
-    const veneer = veneers.find((v) => v.id === d.body.patch.veneerId)?.body;
-    const blend = blends.get(d.id);
-    const treated = treatedAs(piece.body, face);
-    return [
-      {
-        damageId: d.id,
-        ...(d.body.faceId ? { faceId: d.body.faceId } : {}),
-        label: damageLabel(d.body),
-        kind: d.body.kind,
-        method: chain.method,
-        chain: linksOfChain(chain).map((m) =>
-          linkWork(m, m === chain.method, { piece: treated, damage: d.body, survey, shop }),
-        ),
-        shimSheets:
-          face && veneer && face.veneerMm > 0 ? thicknessPlan(face.veneerMm, veneer.thicknessMm).sheets : 0,
-        ...(blend ? { blend } : {}),
-        surface: surfaceRisk(piece.body, face),
-      },
-    ];
-  });
-  const own = faces.filter((f) => f.body.pieceId === piece.id);
-  const face = own[0]?.body;
-  const sanding = face ? sandingOf(piece.body, face) : undefined;
-  return {
-    pieceId: piece.id,
-    goal: piece.body.goal,
-    faces: own.map((f): FaceWork => {
-      const { name, build, veneerMm, species, finishNow, goal = piece.body.goal } = f.body;
-      const refreshed = repairs.some((r) => r.faceId === f.id && REFRESHES.includes(r.method));
-      return { name, build, veneerMm, species, finishNow, goal, refreshed: refreshed && goal === finishNow };
-    }),
-    ...(holds ? { holds } : {}),
-    ways: waysOf(piece.body),
-    repairs,
-    ...(sanding?.ok ? { sanding: sanding.value } : {}),
-  };
-}
-
-/** What the cautions of a step ask of the surface it is done on. */
-export const surfaceRisk = (piece: Piece, face: Face | undefined): RiskySurface => ({
-  ...(face ? { finishNow: face.finishNow, species: face.species } : {}),
-  ...(piece.holds ? { holds: piece.holds } : {}),
-});
-
-/** Hands and clamps, as the scheduler counts them. */
-export const resourcesOf = (shop: Shop): Record<string, number> => ({
-  hands: shop.hands,
-  ...Object.fromEntries(shop.clamps.map((c) => [c.id, c.count])),
-});

@@ -1,24 +1,29 @@
-import { benchInput, schedule, tasksFor } from '@/core/bench';
-import type { MethodId } from '@/core/catalogue';
-import type { BlendPlan } from '@/core/colour';
-import { areaOf as areaOfOutline, type Point } from '@/core/geometry';
-import type { PlacedLayout } from '@/core/press';
-import { DEFAULT_SHOP, newDamage, newFace, newPiece } from '@/records/defaults';
-import type { Bodies, Damage, Face, Kind, Piece, Shop, Stored } from '@/records/types';
-import { caseOf, methodOf, rankingOf } from './deciding';
-import { BLOCK_MM, patchFor, pressPlan, resourcesOf, sandingOf, workOf } from './derive';
-import { around, attempt, boardOf, contentOf, damageLabel, frameOf, surveyed, viewOf } from './surveying';
-import { trailOf } from './nextStep';
+import { benchInput, schedule, tasksFor } from '../bench';
+import type { MethodId } from '../catalogue';
+import type { BlendPlan } from '../colour';
+import { areaOf as areaOfOutline, type Point } from '../geometry';
+import type { PlacedLayout } from '../press';
+import { DEFAULT_SHOP, newDamage, newFace, newPiece } from './defaults';
+import type { Damage, Face, Named, Piece, Shop, Veneer } from './types';
+import {
+  BLOCK_MM,
+  boardOf,
+  caseOf,
+  damageLabel,
+  frameOf,
+  methodOf,
+  patchFor,
+  pressPlan,
+  rankingOf,
+  resourcesOf,
+  sandingOf,
+  surveyed,
+  workOf,
+} from '.';
+import { attempt } from '../check';
 
 const NOW = '2026-03-02T08:00:00';
-const record = <K extends Kind>(kind: K, id: string, body: Bodies[K]): Stored<K> => ({
-  kind,
-  id,
-  version: 1,
-  revision: 1,
-  savedAt: NOW,
-  body,
-});
+const named = <B>(id: string, body: B): Named<B> => ({ id, body });
 const piece: Piece = { ...newPiece('Washstand', NOW), goal: 'lacquer' };
 /** A face of 600 × 400 mm that fills its picture, so that fractions are easily turned into millimetres. */
 const face: Face = {
@@ -44,8 +49,10 @@ describe('survey', () => {
     expect(measures.alongMm).toBeCloseTo(180, 6);
     expect(measures.acrossMm).toBeCloseTo(40, 6);
     expect(atEdge).toBe(true);
-    expect(contentOf(board)).toEqual({ width: expect.closeTo(600, 6), height: expect.closeTo(400, 6) });
-    expect(viewOf(board, 'jpeg')).toMatchObject({ widthPx: 1400, heightPx: 933 });
+    expect([board.plane.widthMm, board.plane.heightMm]).toEqual([
+      expect.closeTo(600, 6),
+      expect.closeTo(400, 6),
+    ]);
   });
 
   test('set the scale anew and every measure follows', () => {
@@ -160,7 +167,7 @@ describe('press, patch, sanding', () => {
     // Two pipe clamps are asked for and one is there; one of them stands 120 mm in, and it reaches 45.
     expect(plan.layout).toMatchObject({ stages: 2, outOfReach: 1, clampGivesN: 1000 });
     expect(plan.layout.footprints).toHaveLength(3);
-    expect(plan.overBoardMm).toBe(18 + 45 + BLOCK_MM);
+    expect(plan.overBoardMm).toBe(18 + 45 + BLOCK_MM.value);
     const none = pressPlan(piece, 'floodAndPress', { ...lifted, glue: { placed: { ...placed, clamps: [] } } }, survey, shop); // prettier-ignore
     expect(none.ok ? '' : none.problem).toContain('nothing holds it down');
   });
@@ -196,18 +203,14 @@ describe('press, patch, sanding', () => {
     expect(sandingOf(piece, { ...face, build: 'solid', veneerMm: 0 })).toBeUndefined();
     expect(sandingOf(piece, face)?.ok).toBe(true);
   });
-
-  test('the neighbourhood of an outline', () => {
-    expect(around([[10, 20], [30, 20], [30, 50]], 5)).toEqual({ x: 5, y: 15, width: 30, height: 40 }); // prettier-ignore
-  });
 });
 
-describe('work and trail', () => {
-  const p = record('piece', 'p', piece);
-  const f = record('face', 'f', face);
-  const d1 = record('damage', 'd1', { ...lifted, method: 'floodAndPress' });
-  const d2 = record('damage', 'd2', { ...chip, method: 'veneerPatch', patch: { veneerId: 'v' } });
-  const v = record('veneer', 'v', {
+describe('work', () => {
+  const p = named('p', piece);
+  const f = named('f', face);
+  const d1 = named<Damage>('d1', { ...lifted, method: 'floodAndPress' });
+  const d2 = named<Damage>('d2', { ...chip, method: 'veneerPatch', patch: { veneerId: 'v' } });
+  const v = named<Veneer>('v', {
     name: 'Walnut',
     species: 'walnut',
     thicknessMm: 0.5,
@@ -237,7 +240,7 @@ describe('work and trail', () => {
       ],
     };
     const shop = { ...DEFAULT_SHOP, clamps: [{ id: 'fStyle' as const, count: 2 }, { id: 'cClamp' as const, count: 4 }] }; // prettier-ignore
-    const d = record('damage', 'd1', { ...lifted, method: 'floodAndPress', glue: { placed } });
+    const d = named<Damage>('d1', { ...lifted, method: 'floodAndPress', glue: { placed } });
     const tasks = tasksFor(workOf(p, [f], [d], [], shop, new Map()));
     expect(tasks.find((t) => t.id === 'd1/press')?.needs).toEqual({ fStyle: 2, cClamp: 2 });
     const plan = benchInput(tasks, [], { resources: resourcesOf(shop), workingHours: shop.workingHours }, '2026-03-02T08:00:00'); // prettier-ignore
@@ -246,7 +249,7 @@ describe('work and trail', () => {
 
   test('a new sheet is glued over the whole face, a patch over its recess', () => {
     const areaOf = (method: MethodId) =>
-      workOf(p, [f], [record('damage', 'd2', { ...chip, method })], [], DEFAULT_SHOP, new Map()).repairs[0]?.chain.find((l) => l.method === method)?.areaMm2 ?? 0; // prettier-ignore
+      workOf(p, [f], [named<Damage>('d2', { ...chip, method })], [], DEFAULT_SHOP, new Map()).repairs[0]?.chain.find((l) => l.method === method)?.areaMm2 ?? 0; // prettier-ignore
     const board = boardOf(face);
     const whole = board.ok ? areaOfOutline(board.value.plane.outline) : NaN;
     expect(areaOf('reveneer')).toBeCloseTo(whole, 6);
@@ -269,61 +272,6 @@ describe('work and trail', () => {
     expect(press(3)?.detail).toContain('does not set soundly below 10 °C');
     expect(press(3)?.detail).toContain('reckons with its times at 20 °C');
     expect(press(3)?.unattendedMin).toBe(press(20)?.unattendedMin);
-  });
-
-  const view = (faces: Stored<'face'>[], damages: Stored<'damage'>[]) => ({
-    piece: p,
-    faces,
-    damages,
-    log: [],
-    shop: DEFAULT_SHOP,
-    loading: false,
-  });
-  const { scale: _scale, ...unscaled } = face;
-  const { method: _m, ...undecided } = lifted;
-
-  test.each<[string, Stored<'face'>[], Stored<'damage'>[], number, string, string]>([
-    ['nothing yet', [], [], 0, 'Photograph the first face', 'survey'],
-    ['a photo', [record('face', 'f', unscaled)], [], 0, 'Set the scale of top', 'survey'],
-    ['a scale', [f], [], 0, 'Outline the first damage', 'survey'],
-    [
-      'two points',
-      [f],
-      [record('damage', 'd', { ...lifted, outline: lifted.outline.slice(0, 2) })],
-      0,
-      'Outline lifted edge, no. 1',
-      'survey',
-    ],
-    [
-      'an outline',
-      [f],
-      [record('damage', 'd', undecided)],
-      0,
-      'Decide the repair of lifted edge, no. 1',
-      'decide',
-    ],
-    [
-      'no veneer',
-      [f],
-      [d1, record('damage', 'd2', { ...chip, method: 'veneerPatch' })],
-      0,
-      'Choose the veneer for missing veneer, no. 2',
-      'patch',
-    ],
-    ['all chosen', [f], [d1, d2], 0, 'Start at the bench', 'bench'],
-    ['half done', [f], [d1, d2], 5, 'Go on at the bench', 'bench'],
-    ['all done', [f], [d1, d2], 10, 'All steps are done', 'record'],
-  ])('%s: one next thing, and one step is lit', (_, faces, damages, done, title, lit) => {
-    const { next, steps } = trailOf(view(faces, damages), { done, all: 10, known: true });
-    expect(next.title).toBe(title);
-    expect(steps.filter((s) => s.state === 'now').map((s) => s.id)).toEqual([lit]);
-    for (const s of steps) expect(s.href).not.toMatch(/\/damage\/\//);
-  });
-
-  test('while the steps are counted, nothing is said of nought', () => {
-    const counting = trailOf(view([f], [d1, d2]), { done: 0, all: 0, known: false });
-    expect(counting.next.detail).toBe('The steps are being counted.');
-    expect(JSON.stringify(counting)).not.toContain('0 of 0');
   });
 
   test('labels', () => {

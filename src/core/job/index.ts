@@ -1,0 +1,59 @@
+export type {
+  Answers,
+  Damage,
+  Face,
+  FaceGrain,
+  GlueChoice,
+  HomeClimate,
+  LogEntry,
+  Named,
+  Part,
+  PatchChoice,
+  Photo,
+  PhotoRole,
+  Piece,
+  Shop,
+  Veneer,
+} from './types';
+export {
+  boardOf,
+  damageLabel,
+  frameOf,
+  grainIsKnown,
+  isMarked,
+  markMm,
+  markOf,
+  outlineMm,
+  surveyed,
+  type Board,
+  type Surveyed,
+} from './survey';
+export {
+  DEFAULT_GRAVITY,
+  DEFAULT_GRAVITY_SOURCE,
+  caseOf,
+  chainFor,
+  crackPlanOf,
+  linksOfChain,
+  methodOf,
+  rankingOf,
+  repairWords,
+  treatedAs,
+  waysOf,
+} from './decide';
+export {
+  BLOCK_MM,
+  PRESSED_FAMILIES,
+  clampOf,
+  gluing,
+  ownedClamps,
+  patchFor,
+  pressPlan,
+  sandingOf,
+  type Gluing,
+  type PressPlan,
+} from './press';
+export { resourcesOf, surfaceRisk, workOf } from './work';
+export { stagesOf } from './stages';
+export { conditionFor, countedOf, faceAreaMm2, measuredWords, type Units } from './condition';
+export { DEFAULT_SHOP, INSET_CORNERS, newDamage, newFace, newPiece } from './defaults';

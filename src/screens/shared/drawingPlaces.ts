@@ -1,0 +1,68 @@
+import { boundingBox, compose, rotate, type Point, type Polygon } from '@/core/geometry';
+import type { Board } from '@/core/job';
+import type { FaceView } from '@/worker';
+
+const LONGEST_VIEW_PX = 1400;
+/** No photo of a face shows more than this. */
+const FINEST_MM = 0.25;
+
+/** What the worker needs to redraw a face to scale. */
+export function viewOf({ plane }: Board, jpeg: string): FaceView {
+  const mmPerPixel = Math.max(plane.widthMm, plane.heightMm) / LONGEST_VIEW_PX;
+  return {
+    jpeg,
+    toSource: compose(plane.faceToPicture, [mmPerPixel, 0, 0, 0, mmPerPixel, 0, 0, 0, 1]),
+    widthPx: Math.max(1, Math.round(plane.widthMm / mmPerPixel)),
+    heightPx: Math.max(1, Math.round(plane.heightMm / mmPerPixel)),
+    mmPerPixel,
+  };
+}
+
+/** A part of the face alone, as close as that fits the same number of points; its origin is the part's upper left corner. */
+export function closeViewOf(
+  { plane }: Board,
+  jpeg: string,
+  part: Polygon,
+): { view: FaceView; origin: Point } {
+  const { left, right, top, bottom } = boundingBox(part);
+  const mmPerPixel = Math.max(FINEST_MM, Math.max(right - left, bottom - top) / LONGEST_VIEW_PX);
+  return {
+    view: {
+      jpeg,
+      toSource: compose(plane.faceToPicture, [mmPerPixel, 0, left, 0, mmPerPixel, top, 0, 0, 1]),
+      widthPx: Math.max(1, Math.round((right - left) / mmPerPixel)),
+      heightPx: Math.max(1, Math.round((bottom - top) / mmPerPixel)),
+      mmPerPixel,
+    },
+    origin: [left, top],
+  };
+}
+
+/** The neighbourhood of an outline on its face, for a drawing that shows a place rather than the whole. */
+export function around(
+  outline: Polygon,
+  marginMm: number,
+): { x: number; y: number; width: number; height: number } {
+  const box = boundingBox(outline);
+  return {
+    x: box.left - marginMm,
+    y: box.top - marginMm,
+    width: box.right - box.left + 2 * marginMm,
+    height: box.bottom - box.top + 2 * marginMm,
+  };
+}
+
+/** A face's box, for drawings. */
+export const contentOf = ({ plane }: Board): { width: number; height: number } => ({
+  width: plane.widthMm,
+  height: plane.heightMm,
+});
+
+/** Two ends of a line through a place in a direction, for drawings of the grain. */
+export function strokeAt(at: Point, degrees: number, lengthMm: number): [Point, Point] {
+  const [dx, dy] = rotate([lengthMm / 2, 0], degrees);
+  return [
+    [at[0] - dx, at[1] - dy],
+    [at[0] + dx, at[1] + dy],
+  ];
+}
