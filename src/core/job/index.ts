@@ -57,3 +57,5 @@ export { resourcesOf, surfaceRisk, workOf } from './work';
 export { stagesOf } from './stages';
 export { conditionFor, countedOf, faceAreaMm2, measuredWords, type Units } from './condition';
 export { DEFAULT_SHOP, INSET_CORNERS, newDamage, newFace, newPiece } from './defaults';
+export { idSchema, JOB_SCHEMAS, textSchema } from './schemas';
+export { jobSchema, jobTasks, type JobInput } from './tasks';

@@ -39,6 +39,7 @@ import { TrailList } from '../shared/Trail';
 import { useAct, useChange } from '../shared/useAct';
 import { cautionsOf } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
+import { formatLength } from '@/core/units';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { useOldTones, useStockTones } from '../shared/useWorkshop';
@@ -327,7 +328,8 @@ export function PatchScreen() {
 const upTo =
   (what: string, most: number) =>
   (mm: number): void => {
-    if (mm > most) throw new RangeError(`${what} has ${mm.toFixed(1)} mm; up to ${most} mm make sense.`);
+    if (mm > most)
+      throw new RangeError(`${what} has ${formatLength(mm, 'mm')}; up to ${most} mm make sense.`);
   };
 
 type ChoiceProps = {

@@ -1,3 +1,5 @@
+import { formatLength } from '@/core/units';
+
 /**
  * Refuses a length out of its range in the words of a field.
  *
@@ -7,5 +9,7 @@ export const lengthBetween =
   (what: string, least: number, most: number) =>
   (mm: number): void => {
     if (mm < least || mm > most)
-      throw new RangeError(`${what} has ${mm.toFixed(1)} mm; it must have between ${least} and ${most} mm.`);
+      throw new RangeError(
+        `${what} has ${formatLength(mm, 'mm')}; it must have between ${least} and ${most} mm.`,
+      );
   };
