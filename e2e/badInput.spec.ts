@@ -139,7 +139,7 @@ test('a full browser says so, keeps what it had, and takes in all of a file or n
   const cdp = await context.newCDPSession(page);
   await page.goto('/');
   const { origin } = new URL(page.url());
-  await cdp.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1_000_000 });
+  await cdp.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 400_000 });
   await page.getByRole('button', { name: 'Add a piece' }).click();
   const name = page.getByRole('textbox', { name: 'Name' });
   await name.fill('Kept');

@@ -1,4 +1,5 @@
 import { compute, COMPUTATIONS } from './computations';
+import { DEFAULT_SHOP, newFace, newPiece } from './job';
 
 /** The names and least shapes that others may rely on. */
 const CASES: [string, unknown, unknown][] = [
@@ -130,6 +131,26 @@ const CASES: [string, unknown, unknown][] = [
       ],
       finish: '2026-03-02T09:30:00',
       lowerBound: '2026-03-02T09:30:00',
+    },
+  ],
+  [
+    'job.tasks',
+    {
+      piece: { id: 'p', body: { ...newPiece('Stool', '2026-03-02T08:00:00'), goal: 'keep' } },
+      faces: [{ id: 'f', body: newFace('p', 'Seat') }],
+      damages: [],
+      shop: DEFAULT_SHOP,
+    },
+    {
+      tasks: [
+        expect.objectContaining({
+          id: 'p/intake',
+          attendedMin: 25,
+          cautions: expect.arrayContaining(['mould']),
+        }),
+        expect.objectContaining({ id: 'p/reassemble', after: ['p/intake'] }),
+      ],
+      resources: expect.objectContaining({ hands: 1 }),
     },
   ],
 ];
