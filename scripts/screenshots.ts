@@ -19,7 +19,7 @@ const VIEWS: View[] = [
   { name: 'face', route: '/face/stool-seat', ready: 'What it is made of' },
   { name: 'scale', route: '/face/cabinet-side/scale', ready: 'Scale at the centre' },
   { name: 'tap', route: '/damage/cabinet-1/tap', ready: 'Still open' },
-  { name: 'decide', route: '/damage/settle-1/decide', ready: 'Recommended' },
+  { name: 'decide', route: '/damage/lectern-1/decide', ready: 'Chosen' },
   { name: 'press', route: '/damage/lectern-1/press', ready: 'Well pressed' },
   { name: 'patch', route: '/damage/lectern-2/patch', ready: 'Old ground' },
   { name: 'blend', route: '/damage/lectern-2/blend', ready: 'Difference left' },
@@ -31,7 +31,7 @@ const VIEWS: View[] = [
   { name: 'record', route: '/piece/lectern/record', ready: 'Print the record' },
   { name: 'stock', route: '/stock', ready: 'On the shelf' },
   { name: 'shop', route: '/shop', ready: 'Wood settles' },
-  { name: 'press-lamplight', route: '/damage/lectern-1/press', ready: 'Well pressed', dark: true },
+  { name: 'ways', route: '/piece/lectern/ways', ready: 'How does a finish come off', dark: true },
 ];
 
 async function shot(page: Page, { route, ready, scroll, dark }: View, size: typeof PHONE): Promise<Buffer> {
