@@ -10,5 +10,6 @@ export {
 export { COATS } from './coats';
 export { pieceSteps, type FaceWork } from './pieceSteps';
 export { BLEND_DEEDS, type GlueWork, type LinkWork } from './repairSteps';
-export { phaseOrder, tasksFor, type BenchTask, type PieceWork, type RepairWork } from './tasks';
+export { phaseOrder } from './order';
+export { tasksFor, type BenchTask, type PieceWork, type RepairWork } from './tasks';
 export { benchInput, type BenchShop, type DoneStep } from './plan';

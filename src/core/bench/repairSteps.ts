@@ -2,6 +2,7 @@ import { methodById, type Deed, type MethodId, step as newStep, type PhaseId, ty
 import type { BlendPlan, BlendStep } from '../colour';
 import { CRACK_KINDS, type DamageKind } from '../damage';
 import type { AdhesiveId } from '../adhesive';
+import { phaseOrder } from './order';
 import { layingMinutes } from '../press';
 import { derived, memory, sourced } from '../sources';
 import type { FinishGoal } from '../terms';
@@ -138,6 +139,24 @@ function linkSteps(
   });
 }
 
+type WorkedLink = { method: MethodId; steps: WorkedStep[] };
+
+/** What comes before the main method is done no later than that begins, in whatever phase it would be done by itself. */
+function inTime(links: readonly WorkedLink[], main: MethodId, order: readonly PhaseId[]): WorkedLink[] {
+  const begins = links.find((l) => l.method === main)?.steps[0]?.phase;
+  const before = links.findIndex((l) => l.method === main);
+  if (begins === undefined) return [...links];
+  const at = order.indexOf(begins);
+  return links.map((link, i) =>
+    i >= before
+      ? link
+      : {
+          ...link,
+          steps: link.steps.map((s) => (order.indexOf(s.phase) > at ? { ...s, phase: begins } : s)),
+        },
+  );
+}
+
 /** What is done at each step of a blend, for its cautions. */
 export const BLEND_DEEDS: Record<BlendStep['id'], readonly Deed[]> = {
   dye: ['solvent', 'oil'],
@@ -194,11 +213,13 @@ export function repairSteps({
   ways: Ways;
 }): WorkedStep[] {
   let last: string | undefined;
-  const steps = chain.flatMap((link): WorkedStep[] => {
+  const worked = chain
     // The steps of the whole piece strip and finish it anyway.
-    if (link.method === 'renewFinish' && goal !== 'keep') return [];
-    const prefix = link.method === main ? '' : `${link.method}.`;
-    return linkSteps(link, label, shimSheets, ways, kind).map((s) => {
+    .filter((link) => link.method !== 'renewFinish' || goal === 'keep')
+    .map((link) => ({ method: link.method, steps: linkSteps(link, label, shimSheets, ways, kind) }));
+  const steps = inTime(worked, main, phaseOrder(ways)).flatMap(({ method, steps: own }): WorkedStep[] => {
+    const prefix = method === main ? '' : `${method}.`;
+    return own.map((s) => {
       const after = s.after?.map((k) => `${prefix}${k}`) ?? (last === undefined ? [] : [last]);
       last = `${prefix}${s.key}`;
       return { ...s, key: last, after };

@@ -5,7 +5,8 @@ import { schedule } from './schedule';
 import { minutesFrom } from './calendar';
 import type { FaceWork } from './pieceSteps';
 import type { LinkWork } from './repairSteps';
-import { phaseOrder, tasksFor, type PieceWork, type RepairWork } from './tasks';
+import { phaseOrder } from './order';
+import { tasksFor, type PieceWork, type RepairWork } from './tasks';
 
 const glue = { id: 'liquidHide' as const, label: 'Liquid hide glue', clampMin: 120, workableMin: 1440 };
 const link = (method: MethodId, count = 3, areaMm2 = 5400): LinkWork => ({

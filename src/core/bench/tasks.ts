@@ -1,4 +1,4 @@
-import { PHASES, type MethodId, type PhaseId } from '../catalogue';
+import type { MethodId, PhaseId } from '../catalogue';
 import type { BlendPlan } from '../colour';
 import type { DamageKind } from '../damage';
 import { cautionsFor, type CautionId, type Hazard, type RiskySurface } from '../safety';
@@ -6,6 +6,7 @@ import type { SandingBudget } from '../sanding';
 import { describeSource } from '../sources';
 import type { FinishGoal } from '../terms';
 import type { Ways } from '../ways';
+import { phaseOrder } from './order';
 import { pieceSteps, type FaceWork } from './pieceSteps';
 import { repairSteps, type LinkWork } from './repairSteps';
 
@@ -48,19 +49,6 @@ export type PieceWork = {
   repairs: RepairWork[];
   sanding?: SandingBudget;
 };
-
-/** The phases in the order that the piece's ways give them; regluing always comes before stripping. */
-export function phaseOrder(ways: Ways): PhaseId[] {
-  const rest = PHASES.map((p) => p.id).filter(
-    (id) =>
-      !(id === 'patch' && ways.patchOrder === 'before') &&
-      !(id === 'reglue' && ways.veneerOrder === 'before'),
-  );
-  const before = (id: PhaseId, other: PhaseId): void => void rest.splice(rest.indexOf(other), 0, id);
-  if (ways.patchOrder === 'before') before('patch', 'strip');
-  if (ways.veneerOrder === 'before') before('reglue', 'structure');
-  return rest;
-}
 
 const WET_ONLY = 'Old paint around it: test it for lead, work wet, nothing dry.';
 
