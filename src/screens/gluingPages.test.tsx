@@ -1,9 +1,12 @@
 import type { ReactElement } from 'react';
 import { act, screen, waitFor } from '@testing-library/react-native';
+import { adhesiveById } from '@/core/adhesive';
 import { boxWith, IN_THE_MIDDLE, numberIn, press, openPage, route, said, stored, type } from '@/testing/room';
 import { JointScreen } from './joint/JointScreen';
 import { PressScreen } from './press/PressScreen';
 import { SpecialScreen } from './special/SpecialScreen';
+
+const ALONG_THE_EDGE: [number, number][] = [[0, 0.7], [1, 0.7], [1, 1], [0, 1]]; // prettier-ignore
 
 jest.mock('expo-router', () => jest.requireActual('@/testing/room').routerMock);
 jest.mock('@/worker', () => jest.requireActual('@/testing/room').workerMock);
@@ -52,6 +55,21 @@ describe('glue and press', () => {
     const cauls = (await stored('damage', damage))?.glue.placed?.cauls ?? [];
     const lengths = cauls.map(({ from, to }) => Math.hypot(from[0] - to[0], from[1] - to[1]));
     expect(Math.min(...lengths)).toBeGreaterThanOrEqual(449);
+  });
+
+  test('flat ground asks for less pressure and fewer clamps, and the choice is kept', async () => {
+    const { damage } = await boxWith({
+      method: 'floodAndPress',
+      outline: ALONG_THE_EDGE,
+      glue: { adhesive: 'veneerGlue' },
+    });
+    await open(<PressScreen />, damage, 'Glue and press');
+    const aimed = numberIn(said('Clamps'));
+    await press('Change glue, clamps or the stack');
+    const least = adhesiveById('veneerGlue').leastPressureKPa.value;
+    await press(`Flat ground, ${least} kPa`);
+    await waitFor(() => expect(numberIn(said('Clamps'))).toBeLessThan(aimed));
+    expect((await stored('damage', damage))?.glue.targetKPa).toBe(least);
   });
 
   test('dry hide glue is soaked', async () => {
