@@ -3,11 +3,13 @@ import { tasksFor } from '@/core/bench';
 import {
   browserStore,
   changeShop,
+  createRecord,
   DEFAULT_SHOP,
   type Damage,
   type Kind,
   type Shop,
   type Stored,
+  type Veneer,
 } from '@/records';
 import { boxWith, IN_THE_MIDDLE, openPage, press, route, said, stored } from '@/testing/room';
 import { BlendScreen } from './blend/BlendScreen';
@@ -136,6 +138,32 @@ test('a core that is not sound can be mended in another way than the one propose
   await waitFor(() =>
     expect(screen.getAllByText(/^Build the core up .*, then veneer patch/).length).toBeGreaterThan(0),
   );
+});
+
+describe('new wood of any kind is coloured', () => {
+  const plain: Veneer = { name: 'Plain walnut', species: 'walnut', thicknessMm: 0.9, alongMm: 300, acrossMm: 90, pictureId: 'bare', note: '' }; // prettier-ignore
+  const letIn = { kind: 'brokenChunk', method: 'dutchman', outline: IN_THE_MIDDLE } as const;
+  const solid = { face: { build: 'solid', veneerMm: 0 } } as const;
+
+  test('a dutchman reaches the blend page, and its wood is chosen there', async () => {
+    const { damage } = await boxWith(letIn, solid);
+    await openPage(<JointScreen />, { id: damage }, 'Before you begin');
+    await press('Next: colour it');
+    expect(route.went).toEqual([`/damage/${damage}/blend`]);
+    await act(async () => void (await createRecord('veneer', plain, 'plain')));
+    await openPage(<BlendScreen />, { id: damage }, 'The wood that is let in');
+    expect(screen.queryByText('No new wood here')).toBeNull();
+    await press('Plain walnut');
+    await waitFor(async () => expect((await stored('damage', damage))?.patch.veneerId).toBe('plain'));
+  });
+
+  test('a repair without new wood says so, and paint covers all of it', async () => {
+    const filled = await boxWith({ kind: 'gouge', method: 'hardWax', outline: IN_THE_MIDDLE }, solid);
+    await openPage(<BlendScreen />, { id: filled.damage }, 'No new wood here');
+    const painted = await boxWith(letIn, { ...solid, piece: { goal: 'paint' } });
+    await openPage(<JointScreen />, { id: painted.damage }, 'Open the bench plan');
+    expect(screen.queryByText('Next: colour it')).toBeNull();
+  });
 });
 
 describe('cautions before the steps that need them', () => {

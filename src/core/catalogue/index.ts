@@ -1,5 +1,6 @@
 export { step, WORDS_SOURCE } from './kit';
 export { MATERIALS, materialWords, type MaterialId } from './materials';
 export { METHODS, methodById, type Method, type MethodId } from './methods';
+export { bringsWood } from './newWood';
 export { PHASES, PHASE_SOURCE, phaseIndex, phaseLabel, type PhaseId } from './phases';
 export type { Deed, MarkedCriterion, MethodFamily, Step } from './row';

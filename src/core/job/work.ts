@@ -95,6 +95,7 @@ export function workOf(
     if (!chain || chain.method === 'leave') return [];
     const survey = surveyed(d.body, face);
     const veneer = veneers.find((v) => v.id === d.body.patch.veneerId)?.body;
+    const patched = linksOfChain(chain).some((m) => methodById(m).family === 'patch');
     const blend = blends.get(d.id);
     const treated = treatedAs(piece.body, face);
     return [
@@ -108,7 +109,9 @@ export function workOf(
           linkWork(m, m === chain.method, { piece: treated, damage: d.body, survey, shop }),
         ),
         shimSheets:
-          face && veneer && face.veneerMm > 0 ? thicknessPlan(face.veneerMm, veneer.thicknessMm).sheets : 0,
+          patched && face && veneer && face.veneerMm > 0
+            ? thicknessPlan(face.veneerMm, veneer.thicknessMm).sheets
+            : 0,
         ...(blend ? { blend } : {}),
         surface: surfaceRisk(piece.body, face),
       },

@@ -1,7 +1,7 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { blendPlan, LAYER_MODEL, UNSEEN_FROM_A_STEP_BACK } from '@/core/colour';
-import { methodById } from '@/core/catalogue';
+import { bringsWood, methodById } from '@/core/catalogue';
 import { EDGE_FACTOR, GRITS, LEAST_LEFT_MM, SCRATCH_SHARE } from '@/core/sanding';
 import { describeSource } from '@/core/sources';
 import { formatMinutes } from '@/core/units';
@@ -17,6 +17,7 @@ import { TrailList } from '../shared/Trail';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { topFinishOf, useOldTones, useStockTones } from '../shared/useWorkshop';
+import { NewWood } from './NewWood';
 import { VeneerLeft } from './VeneerLeft';
 import { damageLabel, linksOfChain, sandingOf, surfaceRisk } from '@/core/job';
 import { attempt } from '@/core/check';
@@ -31,12 +32,14 @@ export function BlendScreen() {
   const veneer = useOne('veneer', damage?.body.patch.veneerId).record;
   const { length } = useUnits();
   if (!damage || !piece || !treated) return <Missing what="This damage" loading={view.loading} />;
-  const isPatch = chain !== undefined && linksOfChain(chain).some((m) => methodById(m).family === 'patch');
+  const links = chain ? linksOfChain(chain) : [];
+  const isPatch = links.some((m) => methodById(m).family === 'patch');
+  const newWood = links.some(bringsWood);
   const painted = treated.school === 'paint' || treated.goal === 'paint';
   const bare = stockTones.tones.get(veneer?.id ?? '');
   const oldTones = old.tones;
   const plan =
-    isPatch && !painted && oldTones && bare
+    newWood && !painted && oldTones && bare
       ? attempt(() => blendPlan(oldTones, bare, topFinishOf(treated)))
       : undefined;
   const sanding = face ? sandingOf(treated, face.body, isPatch ? veneer?.body : undefined) : undefined;
@@ -66,7 +69,8 @@ export function BlendScreen() {
           No colouring is needed: prime and paint. Sanding still has its budget.
         </Notice>
       ) : null}
-      {!isPatch && !painted ? (
+      {newWood && !isPatch && !painted ? <NewWood damage={damage} /> : null}
+      {!newWood && !painted ? (
         <Notice kind="rest" title="No new wood here">
           This repair puts no new wood into the face, so there is nothing to colour. What sanding leaves is
           shown below.
@@ -88,7 +92,7 @@ export function BlendScreen() {
           >
             <View style={{ flexDirection: 'row', gap: 8 }}>
               <Tone lab={oldTones.mean} label="Old wood" />
-              <Tone lab={bare.mean} label="Veneer, bare" />
+              <Tone lab={bare.mean} label={isPatch ? 'Veneer, bare' : 'New wood, bare'} />
               <Tone lab={blend.final} label="After all layers" />
             </View>
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
@@ -112,14 +116,14 @@ export function BlendScreen() {
               />
             </View>
             {blend.tooDark ? (
-              <Notice kind="stop" title="This veneer is darker than the old ground">
-                Colour cannot be taken away. Choose a lighter veneer, or bleach a test piece first.
+              <Notice kind="stop" title="The new wood is darker than the old ground">
+                Colour cannot be taken away. Choose lighter wood, or bleach a test piece first.
               </Notice>
             ) : null}
           </Section>
           <Section
             title="Layers, in this order"
-            help="On a test board of the same veneer first, sanded to the same grit."
+            help="On a test board of the same wood first, sanded to the same grit."
           >
             {blend.steps.map((s, i) => (
               <View key={s.id} style={{ gap: 8 }}>

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { ADHESIVES, glueQuantity, type AdhesiveId } from '@/core/adhesive';
 import { DOWEL_SOURCE, dowelLayout, type DowelLayout } from '@/core/glueup';
-import { methodById, type MethodId } from '@/core/catalogue';
+import { bringsWood, methodById, type MethodId } from '@/core/catalogue';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
 import { Button, Chips, Figure, Fold, fonts, materials, Notice, Row, Section, Text, useTheme } from '@/ui';
@@ -138,9 +138,16 @@ export function JointScreen() {
         ) : null}
       </KeepFigures>
       <Cautions ids={cautionsOf([method], surfaceRisk(piece.body, face?.body), glueId)} />
+      {bringsWood(method) && treated.goal !== 'paint' ? (
+        <Button
+          label="Next: colour it"
+          kind="main"
+          onPress={() => router.push(`/damage/${damage.id}/blend`)}
+        />
+      ) : null}
       <Button
         label="Open the bench plan"
-        kind="main"
+        kind={bringsWood(method) && treated.goal !== 'paint' ? 'quiet' : 'main'}
         onPress={() => router.push(`/bench?piece=${piece.id}`)}
       />
     </Page>

@@ -1,5 +1,5 @@
 import { worksheetOf } from './worksheets';
-import { methodById, type MethodFamily, type MethodId } from '@/core/catalogue';
+import { bringsWood, methodById, type MethodId } from '@/core/catalogue';
 import type { Damage, Face, Piece, Stored } from '@/records';
 import type { Progress } from './useBench';
 import type { PieceView } from './usePiece';
@@ -10,6 +10,9 @@ export type TrailStep = { id: string; title: string; detail: string; state: Step
 export type NextStep = { title: string; detail: string; action: string; href: string };
 
 const plural = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
+
+const isPatch = (m: MethodId): boolean => methodById(m).family === 'patch';
+const isGlued = (m: MethodId): boolean => methodById(m).steps.some((s) => s.glued);
 
 const STEPS_UNKNOWN = 'The steps are being counted.';
 
@@ -25,21 +28,22 @@ export function trailOf(
   const onFace = (d: Damage): Damage[] =>
     damages.filter((o) => o.body.faceId === d.faceId).map((o) => o.body);
   // A repair is a chain: what is glued down first may be patched after.
-  const linkOf = (d: Stored<'damage'>, families: readonly MethodFamily[]): MethodId | undefined => {
+  const chained = (d: Stored<'damage'>): MethodId[] => {
     const chain = d.body.method
       ? chainFor(piece.body, facing(d)?.body, d.body, onFace(d.body), view.shop)
       : undefined;
-    return chain && linksOfChain(chain).find((m) => families.includes(methodById(m).family));
+    return chain ? linksOfChain(chain) : [];
   };
-  const sheet = (d: Stored<'damage'> | undefined, families: readonly MethodFamily[]): string | undefined => {
-    const link = d && linkOf(d, families);
+  const sheet = (d: Stored<'damage'> | undefined, is: (method: MethodId) => boolean): string | undefined => {
+    const link = d && chained(d).find(is);
     return link && worksheetOf(d.id, link, d.body.method ?? link);
   };
   const toScale = (f: Stored<'face'>): boolean => boardOf(f.body).ok;
   const survey = surveyStep(piece.body, view, toScale);
   const undecided = damages.find((d) => !d.body.method);
-  const glued = damages.filter((d) => linkOf(d, ['reglue', 'patch']));
-  const patches = damages.filter((d) => linkOf(d, ['patch']));
+  const glued = damages.filter((d) => chained(d).some(isGlued));
+  const coloured = damages.find((d) => chained(d).some(bringsWood));
+  const patches = damages.filter((d) => chained(d).some(isPatch));
   const unmatched = patches.find((d) => !d.body.patch.veneerId && piece.body.goal !== 'paint');
   const decideHref = `/damage/${(undecided ?? damages[0])?.id ?? ''}/decide`;
   const names = damages
@@ -59,7 +63,7 @@ export function trailOf(
             title: `Choose the veneer for ${damageLabel(unmatched.body).toLowerCase()}`,
             detail: 'Your stock is ranked by colour, figure and thickness.',
             action: 'Match veneer',
-            href: sheet(unmatched, ['patch']) ?? `/damage/${unmatched.id}/patch`,
+            href: sheet(unmatched, isPatch) ?? `/damage/${unmatched.id}/patch`,
           }
         : doneSteps < allSteps || !known
           ? {
@@ -102,21 +106,23 @@ export function trailOf(
       title: 'Glue and press',
       detail: glued.length > 0 ? `${plural(glued.length, 'place', 'places')} to glue` : 'Glue, clamps, times',
       state: state(2),
-      href: sheet(glued[0], ['reglue']) ?? `/damage/${(glued[0] ?? damages[0])?.id ?? ''}/press`,
+      href:
+        sheet(glued[0], (m) => isGlued(m) && !isPatch(m)) ??
+        `/damage/${(glued[0] ?? damages[0])?.id ?? ''}/press`,
     },
     {
       id: 'patch',
       title: 'Match and patch',
       detail: patches.length > 0 ? plural(patches.length, 'patch', 'patches') : 'No patch is planned',
       state: state(3),
-      href: sheet(patches[0], ['patch']) ?? `/damage/${(patches[0] ?? damages[0])?.id ?? ''}/patch`,
+      href: sheet(patches[0], isPatch) ?? `/damage/${(patches[0] ?? damages[0])?.id ?? ''}/patch`,
     },
     {
       id: 'blend',
       title: 'Blend',
       detail: 'Colour layers and sanding',
       state: state(4),
-      href: `/damage/${(patches[0] ?? damages[0])?.id ?? ''}/blend`,
+      href: `/damage/${(coloured ?? damages[0])?.id ?? ''}/blend`,
     },
     {
       id: 'bench',

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import useSWR from 'swr';
 import { blendPlan, type BlendPlan, type Tones, type TopFinish } from '@/core/colour';
-import { methodById } from '@/core/catalogue';
+import { bringsWood } from '@/core/catalogue';
 import {
   browserStore,
   useList,
@@ -148,7 +148,7 @@ const revisions = (records: readonly AnyStored[]): string =>
 
 const NO_BLENDS: ReadonlyMap<string, BlendPlan> = new Map();
 
-/** Blend plans of all damages that get a veneer patch under a clear finish, for the bench. */
+/** Blend plans of all damages that get new wood under a clear finish, for the bench. */
 export function useBlends(): { blends: ReadonlyMap<string, BlendPlan>; loading: boolean } {
   const pieces = useList('piece');
   const faces = useList('face');
@@ -181,7 +181,7 @@ export function useBlends(): { blends: ReadonlyMap<string, BlendPlan>; loading: 
         onFace.map((d) => d.body),
         shop,
       );
-      if (!chain || !linksOfChain(chain).some((m) => methodById(m).family === 'patch')) continue;
+      if (!chain || !linksOfChain(chain).some(bringsWood)) continue;
       const old = await readOldTones(damage, face, onFace).catch(() => undefined);
       if (old) plans.set(damage.id, blendPlan(old, bare, topFinishOf(treated)));
     }

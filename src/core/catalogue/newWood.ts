@@ -1,0 +1,13 @@
+import type { MaterialId } from './materials';
+import { methodById, type MethodId } from './methods';
+
+const SEEN_WOOD: readonly MaterialId[] = ['veneer', 'solidWood'];
+
+/** Whether a method leaves new wood to be seen in the face, which is then coloured to its neighbours. */
+export function bringsWood(method: MethodId): boolean {
+  const { family, needs } = methodById(method);
+  if (family === 'patch') return true;
+  // What is let into a core lies under the veneer; a dowel in a joint is not seen, one in a hole is.
+  const seen: readonly MaterialId[] = family === 'letIn' ? [...SEEN_WOOD, 'dowels'] : SEEN_WOOD;
+  return family !== 'core' && needs.some((m) => seen.includes(m));
+}
