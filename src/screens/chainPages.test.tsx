@@ -153,8 +153,21 @@ describe('new wood of any kind is coloured', () => {
     await act(async () => void (await createRecord('veneer', plain, 'plain')));
     await openPage(<BlendScreen />, { id: damage }, 'The wood that is let in');
     expect(screen.queryByText('No new wood here')).toBeNull();
+    expect(screen.getByText('The face has no photo')).toBeOnTheScreen();
     await press('Plain walnut');
     await waitFor(async () => expect((await stored('damage', damage))?.patch.veneerId).toBe('plain'));
+  });
+
+  test('on a face without a photo the veneer is chosen by hand, for any mark', async () => {
+    const { damage } = await boxWith({
+      kind: 'lostCorner',
+      method: 'veneerPatch',
+      mark: { tool: 'corner', at: [0.99, 0.99], legsMm: [60, 46] },
+    });
+    await act(async () => void (await createRecord('veneer', plain, 'leaf')));
+    await openPage(<PatchScreen />, { id: damage }, 'Choose it by hand');
+    await press('Plain walnut');
+    await waitFor(async () => expect((await stored('damage', damage))?.patch.veneerId).toBe('leaf'));
   });
 
   test('a repair without new wood says so, and paint covers all of it', async () => {

@@ -28,6 +28,7 @@ export {
   type Board,
   type Surveyed,
 } from './survey';
+export { surroundingsOf, type Surroundings } from './surroundings';
 export {
   DEFAULT_GRAVITY,
   DEFAULT_GRAVITY_SOURCE,

@@ -15,6 +15,7 @@ import {
   methodOf,
   outlineMm,
   rankingOf,
+  surroundingsOf,
   surveyed,
   treatedAs,
 } from '.';
@@ -77,6 +78,19 @@ describe('marks to scale', () => {
     expect(isMarked(half)).toBe(true);
     expect(markOf(damage()).tool).toBe('area');
   });
+});
+
+test('sound wood is looked for around any mark, and not in the marks beside it', () => {
+  const corner = damage({ mark: { tool: 'corner', at: [0.99, 0.99], legsMm: [60, 46] } }, 'lostCorner');
+  const area = damage({ outline: [[0.1, 0.1], [0.2, 0.1], [0.2, 0.2]] }, 'chippedVeneer'); // prettier-ignore
+  const begun = damage({ outline: [[0.1, 0.1]] }, 'chippedVeneer');
+  for (const mark of [CRACK, HOLE, corner, area]) {
+    const others = [CRACK, HOLE, corner, area].filter((d) => d !== mark);
+    const around = ok(surroundingsOf(mark, face(), [...others, begun]));
+    expect(areaOf(around.outline)).toBeGreaterThan(50);
+    expect(around.others).toHaveLength(3);
+  }
+  expect(surroundingsOf(begun, face(), [CRACK]).ok).toBe(false);
 });
 
 describe('shapes and grain', () => {

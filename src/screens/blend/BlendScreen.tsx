@@ -79,6 +79,12 @@ export function BlendScreen() {
       {old.loading || stockTones.loading ? (
         <Progress label="Reading the colours from the photos" fraction={0.5} />
       ) : null}
+      {newWood && !painted && face && !face.body.picture ? (
+        <Notice kind="rest" title="The face has no photo">
+          So the colour of the old wood is not known and no layers are worked out. Add a photo of the face, or
+          match the colour by eye on a test board.
+        </Notice>
+      ) : null}
       {old.problem ? (
         <Notice kind="stop" title="The colour of the old wood could not be read">
           {old.problem}

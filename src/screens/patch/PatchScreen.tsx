@@ -221,6 +221,15 @@ export function PatchScreen() {
             <Tone lab={old.tones.line} label="Old lines" />
           </View>
         ) : null}
+        {!match?.ok && !old.loading && !stockTones.loading && stock.records.length > 0 ? (
+          <Chips
+            label="Choose it by hand"
+            help="Hold it against the old wood in the light the piece will stand in."
+            options={stock.records.map((v) => ({ value: v.id, label: v.body.name }))}
+            value={chosen?.id}
+            onChange={(veneerId) => set({ veneerId })}
+          />
+        ) : null}
         {match && !match.ok ? <Notice kind="stop">{match.problem}</Notice> : null}
         {match?.ok ? (
           <View>

@@ -12,7 +12,7 @@ import {
   type Stored,
 } from '@/records';
 import { rectifyFace, swatchTones, tonesAroundDamage, type FaceView } from '@/worker';
-import { boardOf, chainFor, linksOfChain, outlineMm, surveyed, treatedAs, type Board } from '@/core/job';
+import { chainFor, linksOfChain, surroundingsOf, treatedAs, type Board } from '@/core/job';
 import { viewOf } from './drawingPlaces';
 
 /** A picture as something an image can show; let go of when it is no longer shown. */
@@ -84,10 +84,10 @@ export const jpegOf = async (id: string | undefined): Promise<string | undefined
   id ? (await browserStore.get('picture', id))?.body.jpeg : undefined;
 
 /** Tones of the stock's veneers, read from their photos in the worker. */
-export function useStockTones(): { tones: ReadonlyMap<string, Tones>; loading: boolean } {
+export function useStockTones(): { tones: ReadonlyMap<string, Tones>; photos: string; loading: boolean } {
   const { records } = useList('veneer');
   const withPicture = records.filter((v) => v.body.pictureId);
-  const key = withPicture.map((v) => v.body.pictureId).join(' ');
+  const key = withPicture.map((v) => `${v.id}.${v.body.pictureId ?? ''}`).join(' ');
   const { data, isLoading } = useSWR(key ? ['stock-tones', key] : null, async () => {
     const entries = await Promise.all(
       withPicture.map(async (v): Promise<[string, Tones][]> => {
@@ -97,8 +97,19 @@ export function useStockTones(): { tones: ReadonlyMap<string, Tones>; loading: b
     );
     return new Map(entries.flat());
   });
-  return { tones: data ?? new Map<string, Tones>(), loading: isLoading };
+  return { tones: data ?? new Map<string, Tones>(), photos: key, loading: isLoading };
 }
+
+const surroundings = (
+  damage: Stored<'damage'>,
+  face: Stored<'face'> | undefined,
+  onFace: readonly Stored<'damage'>[],
+) =>
+  surroundingsOf(
+    damage.body,
+    face?.body,
+    onFace.filter((d) => d.id !== damage.id).map((d) => d.body),
+  );
 
 async function readOldTones(
   damage: Stored<'damage'>,
@@ -106,12 +117,9 @@ async function readOldTones(
   onFace: readonly Stored<'damage'>[],
 ): Promise<Tones | undefined> {
   const jpeg = await jpegOf(face.body.picture?.id);
-  const survey = surveyed(damage.body, face.body);
-  if (!jpeg || !survey.ok) return undefined;
-  const { board, outline } = survey.value;
-  const others = onFace
-    .filter((d) => d.id !== damage.id && d.body.outline.length >= 3)
-    .map((d) => outlineMm(d.body, board));
+  const around = surroundings(damage, face, onFace);
+  if (!jpeg || !around.ok) return undefined;
+  const { board, outline, others } = around.value;
   return tonesAroundDamage(viewOf(board, jpeg), outline, others, board.plane.outline);
 }
 
@@ -121,14 +129,11 @@ export function useOldTones(
   face: Stored<'face'> | undefined,
   onFace: readonly Stored<'damage'>[],
 ): { tones?: Tones; loading: boolean; problem?: string } {
-  const ready = damage && face?.body.picture && boardOf(face.body).ok && damage.body.outline.length >= 3;
-  const key = ready
-    ? [
-        'old-tones',
-        damage.id,
-        JSON.stringify([damage.body.outline, face.body.scale, face.body.faceCorners, face.body.picture?.id]),
-      ]
-    : null;
+  const around = damage ? surroundings(damage, face, onFace) : undefined;
+  const key =
+    damage && face?.body.picture && around?.ok
+      ? ['old-tones', damage.id, face.id, JSON.stringify(around.value), face.body.picture.id]
+      : null;
   const { data, error, isLoading } = useSWR<Tones | undefined, Error>(key, () =>
     damage && face ? readOldTones(damage, face, onFace) : Promise.resolve(undefined),
   );
@@ -162,7 +167,7 @@ export function useBlends(): { blends: ReadonlyMap<string, BlendPlan>; loading: 
         'blends',
         revisions([...pieces.records, ...faces.records, ...damages.records]),
         JSON.stringify(shop),
-        stock.tones.size,
+        stock.photos,
       ];
   const { data, isLoading } = useSWR(key, async () => {
     const plans = new Map<string, BlendPlan>();

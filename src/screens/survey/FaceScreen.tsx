@@ -17,7 +17,7 @@ import { useUnits } from '../shared/useUnits';
 import { FaceFacts } from './FaceFacts';
 import { RawPhoto } from './RawPhoto';
 import { ShapeSection } from './ShapeSection';
-import { boardOf, damageLabel, grainIsKnown, measuredWords, surveyed } from '@/core/job';
+import { boardOf, damageLabel, grainIsKnown, isMarked, measuredWords, surveyed } from '@/core/job';
 
 /** What has been tested so far, in a few words. */
 function testsNote({ finishTests = [], thicknessReadings = [], moistureReadings = [] }: Face): string {
@@ -192,7 +192,7 @@ export function FaceScreen() {
           accept="image/png,image/jpeg"
           onFile={replacePhoto}
         />
-        {onFace.some((d) => d.body.outline.length > 0) ? (
+        {onFace.some((d) => isMarked(d.body)) ? (
           <Notice kind="rest">
             Outlines keep their place in the picture. With another photo they need to be drawn again.
           </Notice>
