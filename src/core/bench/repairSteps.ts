@@ -1,4 +1,12 @@
-import { methodById, type Deed, type MethodId, step as newStep, type PhaseId, type Step } from '../catalogue';
+import {
+  methodById,
+  PRESSED_FAMILIES,
+  type Deed,
+  type MethodId,
+  step as newStep,
+  type PhaseId,
+  type Step,
+} from '../catalogue';
 import type { BlendPlan, BlendStep } from '../colour';
 import { CRACK_KINDS, type DamageKind } from '../damage';
 import type { AdhesiveId } from '../adhesive';
@@ -31,7 +39,6 @@ export type LinkWork = {
 export type WorkedStep = Step & { needs: Record<string, number>; glue?: AdhesiveId };
 
 const plain = (s: Step): WorkedStep => ({ ...s, needs: {} });
-const REGLUED = ['reglue', 'patch'];
 /** Getting the clamps and the release sheet ready for a press takes this long beside the laying itself. min. */
 const PRESS_READY_MIN = sourced(8, memory('bringing platen, sheet and clamps to hand'));
 const WORKABLE_SOURCE = memory(
@@ -85,7 +92,7 @@ function linkSteps(
   kind: DamageKind | undefined,
 ): WorkedStep[] {
   const { family, steps } = methodById(link.method);
-  const pressed = REGLUED.includes(family);
+  const pressed = PRESSED_FAMILIES.includes(family);
   return steps.flatMap((given): WorkedStep[] => {
     const step = inThisWay(link.method, given, ways, kind);
     if (!step.glued || !link.glue) return [plain(step)];

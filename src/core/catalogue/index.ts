@@ -3,4 +3,5 @@ export { MATERIALS, materialWords, type MaterialId } from './materials';
 export { METHODS, methodById, type Method, type MethodId } from './methods';
 export { bringsWood } from './newWood';
 export { PHASES, PHASE_SOURCE, phaseIndex, phaseLabel, type PhaseId } from './phases';
+export { PRESSED_FAMILIES } from './row';
 export type { Deed, MarkedCriterion, MethodFamily, Step } from './row';

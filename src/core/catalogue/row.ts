@@ -52,6 +52,9 @@ export type MarkedCriterion = 'strength' | 'invisibility' | 'reversibility' | 's
 export type MethodFamily =
   'reglue' | 'patch' | 'core' | 'structure' | 'letIn' | 'fill' | 'surface' | 'care' | 'leave';
 
+/** Families whose glued steps are pressed under platen or caul. */
+export const PRESSED_FAMILIES: readonly MethodFamily[] = ['reglue', 'patch'];
+
 /** The state of the surface a method is made for. */
 export type WorksOn = 'bare' | 'film' | 'any';
 

@@ -15,6 +15,9 @@ export const treatedAs = (piece: Piece, face: Face | undefined): Piece =>
     ? { ...piece, school: face.school ?? piece.school, goal: face.goal ?? piece.goal }
     : piece;
 
+/** Whether paint will cover the work, so that nothing of it needs its colour; of a piece as it is treated on a face. */
+export const isUnderPaint = ({ school, goal }: Piece): boolean => school === 'paint' || goal === 'paint';
+
 /** The ways a piece takes where practitioners differ: its school's, or what was switched to. */
 export const waysOf = (piece: Piece): Ways => waysFor(piece.school, piece.ways);
 

@@ -35,6 +35,7 @@ export {
   caseOf,
   chainFor,
   crackPlanOf,
+  isUnderPaint,
   linksOfChain,
   methodOf,
   rankingOf,
@@ -44,7 +45,6 @@ export {
 } from './decide';
 export {
   BLOCK_MM,
-  PRESSED_FAMILIES,
   clampOf,
   gluing,
   ownedClamps,

@@ -12,7 +12,7 @@ import {
   type AdhesiveId,
   type GlueTimes,
 } from '../adhesive';
-import { methodById, type MethodFamily, type MethodId } from '../catalogue';
+import { methodById, type MethodId } from '../catalogue';
 import { attempt, type Result } from '../check';
 import { areaOf, type Polygon } from '../geometry';
 import {
@@ -32,12 +32,9 @@ import { sandingBudget, type SandingBudget } from '../sanding';
 import { measured, practice, sourced, type Sourced } from '../sources';
 import { PATCH_DEFAULTS, patchOutline, suggestShape, thicknessPlan, type Patch } from '../veneer';
 import type { Ways } from '../ways';
-import { waysOf } from './decide';
+import { isUnderPaint, waysOf } from './decide';
 import type { Surveyed } from './survey';
 import type { Damage, Face, Piece, Shop, Veneer } from './types';
-
-/** Repairs that are pressed flat over an area. */
-export const PRESSED_FAMILIES: MethodFamily[] = ['reglue', 'patch'];
 
 export type PressPlan = {
   adhesive: Adhesive;
@@ -211,12 +208,11 @@ export function pressPlan(
 /** The patch of a damage, with the user's own figures or the defaults. */
 export function patchFor(damage: Damage, survey: Surveyed, piece: Piece): Patch {
   const { patch } = damage;
-  const underPaint = piece.school === 'paint' || piece.goal === 'paint';
   return patchOutline({
     damage: survey.outline,
     face: survey.board.plane.outline,
     grainDeg: survey.board.grainDeg,
-    shape: patch.shape ?? suggestShape(survey.measures.areaMm2, underPaint),
+    shape: patch.shape ?? suggestShape(survey.measures.areaMm2, isUnderPaint(piece)),
     marginMm: patch.marginMm ?? PATCH_DEFAULTS.marginMm.value,
     overhangMm: patch.overhangMm ?? PATCH_DEFAULTS.overhangMm.value,
     slantDeg: patch.slantDeg ?? PATCH_DEFAULTS.slantDeg.value,

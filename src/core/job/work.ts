@@ -1,12 +1,12 @@
 import { glueTimes, heldTimes, TIMES_AT_C } from '../adhesive';
 import type { FaceWork, LinkWork, PieceWork, RepairWork } from '../bench';
-import { methodById, type MethodId } from '../catalogue';
+import { methodById, PRESSED_FAMILIES, type MethodId } from '../catalogue';
 import type { Result } from '../check';
 import type { BlendPlan } from '../colour';
 import type { RiskySurface } from '../safety';
 import { thicknessPlan } from '../veneer';
 import { chainFor, linksOfChain, treatedAs, waysOf } from './decide';
-import { gluing, ownedClamps, PRESSED_FAMILIES, pressPlan, sandingOf, type PressPlan } from './press';
+import { gluing, ownedClamps, pressPlan, sandingOf, type PressPlan } from './press';
 import { damageLabel, surveyed, type Surveyed } from './survey';
 import type { Damage, Face, Named, Piece, Shop, Veneer } from './types';
 

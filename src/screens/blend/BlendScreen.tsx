@@ -19,7 +19,7 @@ import { useUnits } from '../shared/useUnits';
 import { topFinishOf, useOldTones, useStockTones } from '../shared/useWorkshop';
 import { NewWood } from './NewWood';
 import { VeneerLeft } from './VeneerLeft';
-import { damageLabel, linksOfChain, sandingOf, surfaceRisk } from '@/core/job';
+import { damageLabel, isUnderPaint, linksOfChain, sandingOf, surfaceRisk } from '@/core/job';
 import { attempt } from '@/core/check';
 
 /** Sanding within the budget, then colour layer by layer. */
@@ -35,7 +35,7 @@ export function BlendScreen() {
   const links = chain ? linksOfChain(chain) : [];
   const isPatch = links.some((m) => methodById(m).family === 'patch');
   const newWood = links.some(bringsWood);
-  const painted = treated.school === 'paint' || treated.goal === 'paint';
+  const painted = isUnderPaint(treated);
   const bare = stockTones.tones.get(veneer?.id ?? '');
   const oldTones = old.tones;
   const plan =

@@ -21,7 +21,7 @@ import { useUnits } from '../shared/useUnits';
 import { HollowSection } from './HollowSection';
 import { Bending, Pilot } from './sums';
 import { WayInSection } from './WayInSection';
-import { damageLabel, gluing, surfaceRisk, surveyed, type Surveyed } from '@/core/job';
+import { damageLabel, gluing, isUnderPaint, surfaceRisk, surveyed, type Surveyed } from '@/core/job';
 import { attempt } from '@/core/check';
 
 /** Methods whose glue may have to fill what the wood has lost. */
@@ -42,6 +42,7 @@ export function JointScreen() {
   const faces = 2 * jointAreaMm2(sized, boardMm, damage.body.answers.depthMm);
   const isFill = ['fill', 'core'].includes(methodById(method).family);
   const forced = damage.body.answers.closesByHand === false && ['glueSplit', 'screwSplit'].includes(method);
+  const coloured = bringsWood(method) && !isUnderPaint(treated);
   return (
     <Page
       title={methodById(method).label}
@@ -138,7 +139,7 @@ export function JointScreen() {
         ) : null}
       </KeepFigures>
       <Cautions ids={cautionsOf([method], surfaceRisk(piece.body, face?.body), glueId)} />
-      {bringsWood(method) && treated.goal !== 'paint' ? (
+      {coloured ? (
         <Button
           label="Next: colour it"
           kind="main"
@@ -147,7 +148,7 @@ export function JointScreen() {
       ) : null}
       <Button
         label="Open the bench plan"
-        kind={bringsWood(method) && treated.goal !== 'paint' ? 'quiet' : 'main'}
+        kind={coloured ? 'quiet' : 'main'}
         onPress={() => router.push(`/bench?piece=${piece.id}`)}
       />
     </Page>

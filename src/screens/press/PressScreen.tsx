@@ -3,7 +3,7 @@ import { useState, type ComponentProps } from 'react';
 import { G } from 'react-native-svg';
 import { COMMON_BOARD_MM } from '@/core/stack';
 import { contains, distanceToBoundary } from '@/core/geometry';
-import { methodById, type MethodId } from '@/core/catalogue';
+import { methodById, PRESSED_FAMILIES, type MethodId } from '@/core/catalogue';
 import { placeOf } from '@/core/press';
 import { useShop, type GlueChoice, type Piece, type Shop, type Stored } from '@/records';
 import { Button, Notice } from '@/ui';
@@ -37,7 +37,7 @@ const FAR_MM = 50;
 /** Glue and press for one damage: how much of which glue, where the clamps go, for how long. */
 export function PressScreen() {
   const { id, link } = useLocalSearchParams<{ id: string; link?: string }>();
-  const view = useDamageView(id, link, ['reglue', 'patch']);
+  const view = useDamageView(id, link, PRESSED_FAMILIES);
   const { shop } = useShop();
   const { damage, face, piece, onFace, treated, method } = view;
   if (!damage || !piece || !treated) return <Missing what="This damage" loading={view.loading} />;
@@ -50,7 +50,7 @@ export function PressScreen() {
   };
   const glued =
     method !== undefined &&
-    ['reglue', 'patch'].includes(methodById(method).family) &&
+    PRESSED_FAMILIES.includes(methodById(method).family) &&
     methodById(method).steps.some((s) => s.glued);
   if (!survey.ok || !face || !method || !glued) {
     return (

@@ -80,6 +80,16 @@ describe('the trail of a piece', () => {
     for (const s of steps) expect(s.href).not.toMatch(/\/damage\/\//);
   });
 
+  test.each<[string, Partial<Face>, string]>([
+    ['a clear face', {}, 'Choose the veneer for missing veneer, no. 2'],
+    ['a face that is painted, of a piece that is not', { goal: 'paint' }, 'Start at the bench'],
+    ['a face of the paint school', { school: 'paint' }, 'Start at the bench'],
+  ])('%s: veneer is matched where it will be seen', (_, treated, title) => {
+    const bare = record('damage', 'd2', { ...chip, method: 'veneerPatch' });
+    const on = record('face', 'f', { ...face, ...treated });
+    expect(trailOf(view([on], [bare]), { done: 0, all: 10, known: true }).next.title).toBe(title);
+  });
+
   test('while the steps are counted, nothing is said of nought', () => {
     const counting = trailOf(view([f], [d1, d2]), { done: 0, all: 0, known: false });
     expect(counting.next.detail).toBe('The steps are being counted.');

@@ -3,7 +3,7 @@ import { bringsWood, methodById, type MethodId } from '@/core/catalogue';
 import type { Damage, Face, Piece, Stored } from '@/records';
 import type { Progress } from './useBench';
 import type { PieceView } from './usePiece';
-import { boardOf, chainFor, damageLabel, linksOfChain, surveyed } from '@/core/job';
+import { boardOf, chainFor, damageLabel, isUnderPaint, linksOfChain, surveyed, treatedAs } from '@/core/job';
 
 export type StepState = 'done' | 'now' | 'waits';
 export type TrailStep = { id: string; title: string; detail: string; state: StepState; href: string };
@@ -44,7 +44,9 @@ export function trailOf(
   const glued = damages.filter((d) => chained(d).some(isGlued));
   const coloured = damages.find((d) => chained(d).some(bringsWood));
   const patches = damages.filter((d) => chained(d).some(isPatch));
-  const unmatched = patches.find((d) => !d.body.patch.veneerId && piece.body.goal !== 'paint');
+  const unmatched = patches.find(
+    (d) => !d.body.patch.veneerId && !isUnderPaint(treatedAs(piece.body, facing(d)?.body)),
+  );
   const decideHref = `/damage/${(undecided ?? damages[0])?.id ?? ''}/decide`;
   const names = damages
     .map((d) => (d.body.method ? methodById(d.body.method).label : undefined))

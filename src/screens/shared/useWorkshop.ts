@@ -12,7 +12,7 @@ import {
   type Stored,
 } from '@/records';
 import { rectifyFace, swatchTones, tonesAroundDamage, type FaceView } from '@/worker';
-import { chainFor, linksOfChain, surroundingsOf, treatedAs, type Board } from '@/core/job';
+import { chainFor, isUnderPaint, linksOfChain, surroundingsOf, treatedAs, type Board } from '@/core/job';
 import { viewOf } from './drawingPlaces';
 
 /** A picture as something an image can show; let go of when it is no longer shown. */
@@ -177,7 +177,7 @@ export function useBlends(): { blends: ReadonlyMap<string, BlendPlan>; loading: 
       const bare = stock.tones.get(damage.body.patch.veneerId ?? '');
       if (!piece || !face || !bare) continue;
       const treated = treatedAs(piece.body, face.body);
-      if (treated.school === 'paint' || treated.goal === 'paint') continue;
+      if (isUnderPaint(treated)) continue;
       const onFace = damages.records.filter((d) => d.body.faceId === face.id);
       const chain = chainFor(
         piece.body,
