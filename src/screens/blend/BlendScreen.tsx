@@ -66,7 +66,7 @@ export function BlendScreen() {
       ) : null}
       {painted ? (
         <Notice kind="rest" title="Paint covers it">
-          No colouring is needed: prime and paint. Sanding still has its budget.
+          {`No colouring is needed: prime and paint.${sanding ? ' Sanding still has its budget.' : ''}`}
         </Notice>
       ) : null}
       {newWood && !isPatch && !painted ? <NewWood damage={damage} /> : null}
