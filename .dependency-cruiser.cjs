@@ -13,14 +13,39 @@ module.exports = {
     { name: 'no-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
     only('core-stands-alone', '^src/core/', []),
     only('records-on-core', '^src/records/', ['^src/core/']),
-    only('worker-on-core', '^src/worker/', ['^src/core/']),
+    only('worker-on-records', '^src/worker/', ['^src/(core|records)/']),
     only('instruments-on-core', '^src/instruments/', ['^src/core/']),
     only('ui-on-units', '^src/ui/', ['^src/core/units/']),
     only('screens-below-app', '^src/screens/', ['^src/(core|records|worker|instruments|ui|testing)/']),
     only('app-renders-screens', '^app/', ['^src/(screens|ui)/']),
     only('server-on-core', '^server/', ['^src/core/']),
-    only('demo-on-records', '^demo/', ['^src/(core|records)/']),
+    only('demo-on-records', '^demo/', ['^src/(core|records|worker)/']),
     only('scripts', '^scripts/', ['^src/core/', '^demo/']),
+    {
+      name: 'screens-hold-no-sums',
+      comment: 'hooks (useX.ts) and pages (tsx) only: what is worked out lives in core and comes as a value',
+      severity: 'error',
+      from: { path: '^(app|src)/' },
+      to: {
+        path: '^src/screens/.*\\.ts$',
+        pathNot: '/use[A-Z][A-Za-z]*\\.ts$|\\.test\\.ts$|^src/screens/(workshop|pieces/addPiece)\\.ts$',
+      },
+    },
+    {
+      name: 'first-page-is-light',
+      comment: 'what the first page and the frame load carries no sums, no schemas and no records',
+      severity: 'error',
+      from: {
+        path: '^src/screens/(Frame|fromWorkshop|pieces/(PiecesScreen|PieceRow|FaceThumb|useFrontNow)|bench/(TodayPane|DayStrip)|shared/(Page|Missing|useAct|StateMark|WhenSeen))\\.|^src/records/(front|frontStore|changes|clock|look|storage)\\.|^src/core/(front|calendar)/[a-z]+\\.ts$|^src/ui/|^src/worker/(index|client)\\.',
+        pathNot: '\\.test\\.tsx?$',
+      },
+      to: {
+        path: '^src/core/|^src/records/|node_modules/(joi|culori|clipper2-ts|ml-matrix)/',
+        pathNot:
+          '^src/core/(front|calendar|units|terms)/|^src/records/(front|frontStore|changes|clock|look|storage|types)\\.',
+        dependencyTypesNot: ['type-only'],
+      },
+    },
     {
       name: 'core-is-pure',
       comment: 'core knows no React, no storage, no worker plumbing, no node built-ins outside its tests',

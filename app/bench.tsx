@@ -1,1 +1,3 @@
-export { BenchScreen as default } from '@/screens/bench/BenchScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('BenchScreen');

@@ -1,1 +1,3 @@
-export { DemoScreen as default } from '@/screens/demo/DemoScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('DemoScreen');

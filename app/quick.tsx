@@ -1,1 +1,3 @@
-export { QuickScreen as default } from '@/screens/decide/QuickScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('QuickScreen');

@@ -1,1 +1,3 @@
-export { ShopScreen as default } from '@/screens/shop/ShopScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('ShopScreen');

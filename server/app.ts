@@ -3,7 +3,7 @@ import express, { type ErrorRequestHandler, type Express, type Request } from 'e
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import path from 'node:path';
-import { localFrom } from '../src/core/bench';
+import { localFrom } from '../src/core/calendar';
 import { simulatedClimate } from '../src/core/climate';
 import { compute, COMPUTATIONS } from '../src/core/computations';
 import { simulatedCaliper, simulatedMoistureMeter } from '../src/core/readings';

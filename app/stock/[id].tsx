@@ -1,1 +1,3 @@
-export { VeneerScreen as default } from '@/screens/stock/VeneerScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('VeneerScreen');

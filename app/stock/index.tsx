@@ -1,1 +1,3 @@
-export { StockScreen as default } from '@/screens/stock/StockScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('StockScreen');

@@ -134,6 +134,25 @@ const CASES: [string, unknown, unknown][] = [
     },
   ],
   [
+    'job.plan',
+    {
+      piece: { id: 'p', body: { ...newPiece('Stool', '2026-03-02T08:00:00'), goal: 'keep' } },
+      faces: [],
+      damages: [],
+      shop: DEFAULT_SHOP,
+    },
+    {
+      pieceId: 'p',
+      repairs: [],
+      tasks: [expect.objectContaining({ id: 'p/intake' }), expect.objectContaining({ id: 'p/reassemble' })],
+      resources: expect.objectContaining({ hands: 1 }),
+      materials: [],
+      trail: expect.objectContaining({
+        next: expect.objectContaining({ title: 'Photograph the first face' }),
+      }),
+    },
+  ],
+  [
     'job.tasks',
     {
       piece: { id: 'p', body: { ...newPiece('Stool', '2026-03-02T08:00:00'), goal: 'keep' } },

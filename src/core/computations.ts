@@ -9,7 +9,7 @@ import { finishFromTests, finishTestSchema } from './finish';
 import { tapMap, tapMapSchema } from './tapping';
 import { rectify, rectifySchema } from './geometry';
 import { rankMethods, rankSchema, type RankInput } from './method';
-import { jobSchema, jobTasks } from './job';
+import { jobPlan, jobSchema, jobTasks, planSchema } from './job';
 import { lengthSchema, readLength } from './length';
 import { equilibriumMoisture, moistureSchema, movementSchema, woodMovement } from './wood';
 
@@ -50,6 +50,7 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['finish.test', computation(finishTestSchema, finishFromTests, 'finish.test')],
   ['units.length', computation(lengthSchema, readLength, 'units.length')],
   ['method.rank', computation<RankInput>(rankSchema, (value) => rankMethods(value), 'method.rank')],
+  ['job.plan', computation(planSchema, jobPlan, 'job.plan')],
   ['job.tasks', computation(jobSchema, jobTasks, 'job.tasks')],
   ['bench.schedule', computation(scheduleSchema, schedule, 'bench.schedule')],
 ]);

@@ -39,7 +39,8 @@ const shown = rooms.flatMap(([room, names]) =>
 const NO_FIGURES: Record<string, string> = {
   'adhesive.GLUE_FIGURES': 'limits of what may be typed',
   'adhesive.SHOP_RANGE_C': 'limits of what may be typed',
-  'bench.DAY_MIN': 'minutes of a day',
+  'calendar.DAY_MIN': 'minutes of a day',
+  'front.NO_FRONT': 'an empty page',
   'damage.MOST_DEPTH_MM': 'limits of what may be typed',
   'damage.MARK_DEFAULTS_MM': 'where a mark starts before it is drawn',
   'damage.MARK_LIMITS_MM': 'limits of what may be typed',

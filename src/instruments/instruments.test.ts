@@ -1,5 +1,6 @@
 import { classifyTap, tapListener, type TapSound } from '@/core/ear';
-import { openMicrophone, readCaliper, readMoistureMeter, simulatedMicrophone } from '.';
+import { openMicrophone, simulatedMicrophone } from './microphone';
+import { readCaliper, readMoistureMeter } from './readings';
 
 const answer = (body: unknown, ok = true): void => {
   globalThis.fetch = (async () => ({ ok, json: async () => body })) as unknown as typeof fetch;

@@ -1,9 +1,6 @@
-import { createAsyncStorage } from '@react-native-async-storage/async-storage';
-import { formatISO } from 'date-fns/formatISO';
+import { localNow } from './clock';
+import { storage } from './storage';
 import { createStore, type Exclusively } from './store';
-
-/** The present local time without zone, `2026-03-02T08:00:00`. */
-export const localNow = (): string => formatISO(new Date()).slice(0, 19);
 
 /** One window changes records at a time, where the browser offers locks. */
 const exclusively: Exclusively = (work) =>
@@ -11,7 +8,7 @@ const exclusively: Exclusively = (work) =>
     ? navigator.locks.request('rustic-lantern-records', work)
     : work();
 
-export const browserStore = createStore(createAsyncStorage('rustic-lantern'), { now: localNow, exclusively });
+export const browserStore = createStore(storage, { now: localNow, exclusively });
 
 /** A new name for a record: random, so that two browsers never give the same one. */
 export const newId = (): string => crypto.randomUUID();

@@ -1,26 +1,13 @@
-import { useEffect } from 'react';
 import useSWR, { mutate } from 'swr';
-import { browserStore, localNow, newId } from './browserStore';
+import { browserStore, newId } from './browserStore';
+import { changed, listKey } from './changes';
+import { localNow } from './clock';
 import { DEFAULT_SHOP, SHOP_ID } from './defaults';
 import { SHAPE_VERSION } from './schemas';
 import type { Loaded } from './store';
 import type { AnyStored, Bodies, Kind, Picture, Shop, Stored } from './types';
 
-const listKey = (kind: Kind): string => `records/${kind}`;
 const pictureKey = (id: string): string => `picture/${id}`;
-
-const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('rustic-lantern');
-const tellOthers = (kinds: Kind[]): void => channel?.postMessage(kinds);
-
-/** Other windows' changes show here at once. Used once, at the root. */
-export function useOtherWindows(): void {
-  useEffect(() => {
-    const listen = (event: MessageEvent<Kind[]>): void =>
-      event.data.forEach((kind) => void mutate(listKey(kind)));
-    channel?.addEventListener('message', listen);
-    return () => channel?.removeEventListener('message', listen);
-  }, []);
-}
 
 export type ListOf<K extends Kind> = {
   records: Stored<K>[];
@@ -82,7 +69,7 @@ async function optimistic<K extends Kind, T>(
       revalidate: true,
     },
   );
-  tellOthers([kind]);
+  await changed([kind]);
   return result as T;
 }
 
@@ -134,7 +121,7 @@ export async function createPicture(body: Picture): Promise<string> {
 
 const refresh = async (kinds: readonly Kind[]): Promise<void> => {
   await Promise.all(kinds.map((kind) => mutate(listKey(kind))));
-  tellOthers([...kinds]);
+  await changed(kinds);
 };
 
 /** Removes records together; the returned function puts them back. */

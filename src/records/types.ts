@@ -6,6 +6,7 @@ export type {
   Face,
   FaceGrain,
   GlueChoice,
+  HeldBy,
   HomeClimate,
   LogEntry,
   Part,

@@ -5,8 +5,9 @@ import Lamp from 'lucide-react-native/icons/lamp-desk';
 import Warehouse from 'lucide-react-native/icons/warehouse';
 import { useEffect, type ReactNode } from 'react';
 import { StyleSheet, useColorScheme, View } from 'react-native';
-import { useOtherWindows, useShop } from '@/records';
-import { daylight, lamplight, space, Text, ThemeContext, ToastHost, useTheme } from '@/ui';
+import { useOtherWindows } from '@/records/changes';
+import { useLook } from '@/records/look';
+import { daylight, lamplight, space, Text, ThemeContext, ToastHost, UnitsContext, useTheme } from '@/ui';
 import { useWide } from './shared/Page';
 
 const PLACES = [
@@ -18,9 +19,9 @@ const PLACES = [
 
 /** Theme, messages and the four places; the page itself goes inside. */
 export function Frame({ children }: { children: ReactNode }) {
-  const { shop } = useShop();
+  const { theme: look, units } = useLook();
   const system = useColorScheme();
-  const dark = shop.theme === 'lamplight' || (shop.theme === 'system' && system === 'dark');
+  const dark = look === 'lamplight' || (look === 'system' && system === 'dark');
   const theme = dark ? lamplight : daylight;
   const wide = useWide();
   // While the glue is out nothing leads away by accident.
@@ -32,17 +33,19 @@ export function Frame({ children }: { children: ReactNode }) {
     document.documentElement.style.colorScheme = dark ? 'dark' : 'light';
   }, [theme, dark]);
   return (
-    <ThemeContext.Provider value={theme}>
-      <ToastHost bottom={wide ? 16 : 76}>
-        <View style={[styles.frame, wide && styles.frameWide, { backgroundColor: theme.ground }]}>
-          {wide && !focused ? <Places wide /> : null}
-          <View role="main" style={styles.main}>
-            {children}
+    <UnitsContext.Provider value={units}>
+      <ThemeContext.Provider value={theme}>
+        <ToastHost bottom={wide ? 16 : 76}>
+          <View style={[styles.frame, wide && styles.frameWide, { backgroundColor: theme.ground }]}>
+            {wide && !focused ? <Places wide /> : null}
+            <View role="main" style={styles.main}>
+              {children}
+            </View>
+            {wide || focused ? null : <Places />}
           </View>
-          {wide || focused ? null : <Places />}
-        </View>
-      </ToastHost>
-    </ThemeContext.Provider>
+        </ToastHost>
+      </ThemeContext.Provider>
+    </UnitsContext.Provider>
   );
 }
 

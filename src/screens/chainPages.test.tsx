@@ -1,5 +1,4 @@
 import { act, screen, waitFor } from '@testing-library/react-native';
-import { tasksFor } from '@/core/bench';
 import {
   browserStore,
   changeShop,
@@ -18,10 +17,10 @@ import { GlueUpScreen } from './glueup/GlueUpScreen';
 import { JointScreen } from './joint/JointScreen';
 import { PatchScreen } from './patch/PatchScreen';
 import { PressScreen } from './press/PressScreen';
-import { recordPages } from './record/recordPages';
+import { recordPages } from '@/core/papers';
 import { AboutScreen } from './survey/AboutScreen';
 import { WaysScreen } from './ways/WaysScreen';
-import { workOf } from '@/core/job';
+import { planOf } from '@/core/job';
 
 jest.mock('expo-router', () => jest.requireActual('@/testing/room').routerMock);
 jest.mock('@/worker', () => jest.requireActual('@/testing/room').workerMock);
@@ -78,13 +77,13 @@ describe('a repair that is a chain', () => {
       whole('damage', ids.damage),
     ]);
     const shop = await shopNow();
-    const work = workOf(piece, [face], [damage], [], shop, new Map());
-    expect(work.repairs[0]?.chain.map((l) => [l.method, l.glue?.label])).toEqual([
+    const { repairs, tasks } = planOf({ piece, faces: [face], damages: [damage], shop });
+    expect(repairs[0]?.links.map((l) => [l.method, l.glue?.label])).toEqual([
       ['washGlueLine', undefined],
       ['floodAndPress', 'Liquid hide glue'],
       ['veneerPatch', 'Hard-setting veneer glue'],
     ]);
-    const ids2 = tasksFor(work).map((t) => t.id.replace(ids.damage, 'd'));
+    const ids2 = tasks.map((t) => t.id.replace(ids.damage, 'd'));
     for (const id of ['d/washGlueLine.wash', 'd/press', 'd/veneerPatch.press', 'd/veneerPatch.trim'])
       expect(ids2).toContain(id);
     const marks = recordPages({
@@ -115,7 +114,7 @@ describe('a repair that is a chain', () => {
       whole('damage', ids.damage),
     ]);
     const shop = await shopNow();
-    const tasks = tasksFor(workOf(piece, [face], [damage], [], shop, new Map()));
+    const { tasks } = planOf({ piece, faces: [face], damages: [damage], shop });
     expect(tasks.map((t) => t.id)).toContain(`${ids.damage}/fill1`);
     await openPage(<DecideScreen />, { id: ids.damage }, 'Your choice, against the advice');
     expect(screen.getByText(/^Against it: Epoxy putty is opaque/)).toBeOnTheScreen();

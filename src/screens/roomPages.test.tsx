@@ -24,6 +24,8 @@ import { VeneerScreen } from './stock/VeneerScreen';
 
 jest.mock('expo-router', () => jest.requireActual('@/testing/room').routerMock);
 jest.mock('@/worker', () => jest.requireActual('@/testing/room').workerMock);
+// What is loaded later in the browser is simply there.
+jest.mock('./fromWorkshop', () => ({ loadWorkshop: async () => jest.requireActual('./workshop') }));
 jest.setTimeout(30_000);
 
 describe('deciding', () => {
@@ -35,8 +37,9 @@ describe('deciding', () => {
     await press('Choose the recommended: Flood and press');
     await waitFor(() => expect(screen.getByText('Chosen')).toBeOnTheScreen());
     expect((await stored('damage', damage))?.method).toBe('floodAndPress');
-    await press('Work it out');
-    expect(route.went).toEqual([`/damage/${damage}/press`]);
+    await press('Work out: wash the powdery old glue out');
+    await press('Work out: flood and press');
+    expect(route.went).toEqual([`/damage/${damage}/sheet?link=rinseGlueLine`, `/damage/${damage}/press`]);
   });
 
   test('another choice is asked for its reason, and can be taken back', async () => {
@@ -151,7 +154,10 @@ describe('pieces', () => {
     expect(screen.getAllByText(/next: /).length).toBeGreaterThan(0);
     const before = (await browserStore.list('piece')).records.length;
     await press('Add a piece');
-    await waitFor(async () => expect((await browserStore.list('piece')).records).toHaveLength(before + 1));
+    await waitFor(async () => expect((await browserStore.list('piece')).records).toHaveLength(before + 1), {
+      timeout: 20_000,
+    });
+    await waitFor(() => expect(route.went[0]).toBeDefined());
     expect(route.went[0]).toMatch(/^\/piece\/[\w-]+\/about$/);
   });
 

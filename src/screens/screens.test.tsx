@@ -1,15 +1,16 @@
 import { fireEvent, render, screen } from '@testing-library/react-native';
-import { localFrom, minutesFrom } from '@/core/bench';
+import { localFrom, minutesFrom } from '@/core/calendar';
+import type { Bar } from '@/core/front';
 import { methodById } from '@/core/catalogue';
 import { rankMethods } from '@/core/method';
 import { sandingBudget } from '@/core/sanding';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece } from '@/records/defaults';
 import type { Bodies, Kind, Stored } from '@/records/types';
-import { DayStrip, type StripTask } from './bench/DayStrip';
+import { DayStrip } from './bench/DayStrip';
 import { VeneerLeft } from './blend/VeneerLeft';
 import { RankingView } from './decide/RankingView';
 import { StackSection } from './press/StackSection';
-import { recordPages } from './record/recordPages';
+import { recordPages } from '@/core/papers';
 
 const NOW = '2026-03-02T08:00:00';
 const record = <K extends Kind>(kind: K, id: string, body: Bodies[K]): Stored<K> => ({
@@ -120,26 +121,35 @@ describe('the ranking', () => {
 
 describe('drawings say what they show', () => {
   const at = (clock: string): string => `2026-03-02T${clock}:00`;
-  const task = (id: string, start: string, attended: string, end: string): StripTask => ({
+  const task = (id: string, start: string, attended: string, end: string): Bar => ({
     id,
     title: id,
+    piece: 'Box',
     start: at(start),
     attendedEnd: at(attended),
     end,
-    lit: false,
+    next: false,
     done: false,
+    clamps: id === 'glue' ? { 'F-style clamp': 4 } : {},
   });
 
-  test('a day with its steps; what runs over from the day before is running', () => {
-    const tasks = [
+  test('a day with its steps and clamps; what runs over from the day before is running', () => {
+    const bars = [
       task('glue', '16:00', '16:30', '2026-03-03T16:30:00'),
       task('sand', '09:00', '09:30', at('09:30')),
     ];
-    render(<DayStrip day="2026-03-02" tasks={tasks} hours={{ from: 480, to: 1020 }} />);
-    expect(saidBy('img')[0]).toBe('Day 2026-03-02: 16:00 glue, 09:00 sand');
-    screen.rerender(<DayStrip day="2026-03-03" tasks={tasks} hours={{ from: 480, to: 1020 }} />);
+    render(
+      <DayStrip day="2026-03-02" bars={bars} hours={{ from: 480, to: 1020 }} now="2026-03-02T10:00:00" />,
+    );
+    expect(saidBy('img')[0]).toBe('Day 2026-03-02: 09:00 sand, 16:00 glue');
+    expect(screen.getByText('Clamps in use, at most: 4 × F-style clamp')).toBeOnTheScreen();
+    screen.rerender(
+      <DayStrip day="2026-03-03" bars={bars} hours={{ from: 480, to: 1020 }} now="2026-03-02T10:00:00" />,
+    );
     expect(saidBy('img')[0]).toBe('Day 2026-03-03: running glue');
-    screen.rerender(<DayStrip day="2026-03-09" tasks={tasks} hours={{ from: 480, to: 1020 }} />);
+    screen.rerender(
+      <DayStrip day="2026-03-09" bars={bars} hours={{ from: 480, to: 1020 }} now="2026-03-02T10:00:00" />,
+    );
     expect(screen.getByText('Nothing on this day.')).toBeOnTheScreen();
   });
 

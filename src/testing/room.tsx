@@ -17,6 +17,7 @@ import {
   type Piece,
 } from '@/records';
 import { ToastHost } from '@/ui';
+import { createPlanner } from '@/worker/planning';
 
 const WHOLE: Point[] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
 const WHEN = '2026-03-02T09:00:00';
@@ -119,7 +120,12 @@ export const routerMock = {
   ),
 };
 
-/** In the place of the worker: the same sums, on the spot. */
+const planner = createPlanner(browserStore);
+
+/** In the place of the worker: the same sums, on the spot. No photo can be read here. */
 export const workerMock = {
   computeInWorker: (name: string, input: unknown): Promise<unknown> => compute(name, input),
+  planPiece: (id: string) => planner.plan(id),
+  planBench: (at: string) => planner.bench(at),
+  planFront: (at: string) => planner.front(at, undefined),
 };

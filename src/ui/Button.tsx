@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from './Text';
+import { useWords } from './words';
 import { planed, space, useTheme } from './theme';
 
 type Props = {
@@ -18,12 +19,13 @@ type Props = {
 /** An action. One main action per view; the rest are plain. */
 export function Button({ label, onPress, kind = 'plain', disabled = false, big = false, icon, name }: Props) {
   const theme = useTheme();
+  const words = useWords();
   const main = kind === 'main';
   const tone = main ? 'onChosen' : kind === 'danger' ? 'oxblood' : 'ink';
   return (
     <Pressable
       role="button"
-      aria-label={name ?? label}
+      aria-label={words(name ?? label)}
       aria-disabled={disabled}
       disabled={disabled}
       onPress={onPress}

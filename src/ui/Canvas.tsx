@@ -11,6 +11,7 @@ import Svg, { Circle, G, Image as SvgImage, Line, Rect } from 'react-native-svg'
 import type { CanvasProps, Handle } from './Canvas.types';
 import { Text } from './Text';
 import { materials, space, useTheme } from './theme';
+import { useWords } from './words';
 import {
   between,
   fit,
@@ -71,6 +72,7 @@ export function Canvas({
   still = false,
 }: CanvasProps) {
   const theme = useTheme();
+  const words = useWords();
   const host = useRef<HTMLDivElement>(null);
   const [widthPx, setWidthPx] = useState(0);
   const screen = useMemo(() => ({ width: widthPx, height: heightPx }), [widthPx, heightPx]);
@@ -231,7 +233,7 @@ export function Canvas({
     <div
       ref={host}
       role="group"
-      aria-label={label}
+      aria-label={words(label)}
       style={{
         position: 'relative',
         height: heightPx,

@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from './Text';
+import { useWords } from './words';
 import { planed, space, useTheme } from './theme';
 
 /** The lit card: what needs the user now. One a view. */
@@ -80,6 +81,19 @@ function useSource(source: string | undefined) {
   return { open, toggle: () => setOpen((o) => !o), shown };
 }
 
+/** A figure and its unit in the units of this shop; the unit may change with it. */
+function inParts(
+  words: (text: string) => string,
+  value: string,
+  unit: string | undefined,
+): [number: string, unit: string | undefined] {
+  if (unit === undefined) return [words(value), undefined];
+  const whole = `${value} ${unit}`;
+  const said = words(whole);
+  const parts = said === whole ? null : /^([−-]?[\d./ ]*\d)\s(.*)$/.exec(said);
+  return parts ? [parts[1] ?? value, parts[2] ?? unit] : [value, unit];
+}
+
 /** A large figure with its unit, its meaning, and its source on demand. */
 export function Figure({
   label,
@@ -97,6 +111,8 @@ export function Figure({
   alarm?: boolean;
 }) {
   const { open, toggle, shown } = useSource(source);
+  const words = useWords();
+  const [number, scale] = inParts(words, value, unit);
   const body = (
     <>
       <Text kind="label" style={source ? styles.sourced : undefined}>
@@ -104,9 +120,9 @@ export function Figure({
       </Text>
       <View style={styles.figureRow}>
         <Text kind="figure" tone={alarm ? 'oxblood' : 'ink'}>
-          {value}
+          {number}
         </Text>
-        {unit ? <Text kind="body"> {unit}</Text> : null}
+        {scale ? <Text kind="body"> {scale}</Text> : null}
       </View>
       {note ? <Text kind="label">{note}</Text> : null}
     </>
@@ -116,7 +132,7 @@ export function Figure({
     <Pressable
       role="button"
       aria-expanded={open}
-      aria-label={`${label}: ${value} ${unit ?? ''}. Where does this come from?`}
+      aria-label={`${words(label)}: ${number} ${scale ?? ''}. Where does this come from?`}
       onPress={toggle}
       style={styles.figure}
     >
@@ -142,6 +158,7 @@ export function Row({
 }) {
   const theme = useTheme();
   const { open, toggle, shown } = useSource(source);
+  const words = useWords();
   const line = last ? null : { borderBottomWidth: 1, borderColor: theme.line };
   const body = (
     <>
@@ -166,7 +183,7 @@ export function Row({
     <Pressable
       role="button"
       aria-expanded={open}
-      aria-label={`${title}: ${value ?? ''}. Where does this come from?`}
+      aria-label={words(`${title}: ${value ?? ''}. Where does this come from?`)}
       onPress={toggle}
       style={[styles.row, line]}
     >
@@ -220,13 +237,14 @@ export function Fold({
   open?: boolean;
 }) {
   const theme = useTheme();
+  const words = useWords();
   const [open, setOpen] = useState(startOpen);
   return (
     <View style={[styles.fold, { borderColor: theme.line }]}>
       <Pressable
         role="button"
         aria-expanded={open}
-        aria-label={title}
+        aria-label={words(title)}
         onPress={() => setOpen((o) => !o)}
         style={styles.foldHead}
       >

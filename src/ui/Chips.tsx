@@ -1,5 +1,6 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from './Text';
+import { useWords } from './words';
 import { space, useTheme } from './theme';
 
 type Option<V> = { value: V; label: string };
@@ -23,8 +24,9 @@ export function Chips<V extends string | boolean | number>({
   bare,
 }: Props<V>) {
   const theme = useTheme();
+  const words = useWords();
   return (
-    <View role="radiogroup" aria-label={label} style={styles.group}>
+    <View role="radiogroup" aria-label={words(label)} style={styles.group}>
       {bare ? null : <Text kind="strong">{label}</Text>}
       {help ? <Text kind="quiet">{help}</Text> : null}
       <View style={styles.row}>
@@ -35,7 +37,7 @@ export function Chips<V extends string | boolean | number>({
               key={String(o.value)}
               role="radio"
               aria-checked={chosen}
-              aria-label={o.label}
+              aria-label={words(o.label)}
               onPress={() => onChange(o.value)}
               style={[
                 styles.chip,
@@ -69,8 +71,9 @@ export function CheckChips<V extends string>({
   onChange: (values: V[]) => void;
 }) {
   const theme = useTheme();
+  const words = useWords();
   return (
-    <View role="group" aria-label={label} style={styles.row}>
+    <View role="group" aria-label={words(label)} style={styles.row}>
       {options.map((o) => {
         const on = values.includes(o.value);
         return (
@@ -78,7 +81,7 @@ export function CheckChips<V extends string>({
             key={o.value}
             role="checkbox"
             aria-checked={on}
-            aria-label={o.label}
+            aria-label={words(o.label)}
             onPress={() => onChange(on ? values.filter((v) => v !== o.value) : [...values, o.value])}
             style={[
               styles.chip,

@@ -1,8 +1,9 @@
-import { useId, useState } from 'react';
+import { useContext, useId, useState } from 'react';
 import { Pressable, StyleSheet, TextInput, View } from 'react-native';
-import { exactLength, parseLength, type LengthUnit } from '@/core/units';
+import { exactLength, fieldScale, parseLength, type LengthUnit } from '@/core/units';
 import { Text } from './Text';
 import { fonts, space, useTheme } from './theme';
+import { UnitsContext, useWords } from './words';
 
 const useInputStyle = () => {
   const theme = useTheme();
@@ -146,20 +147,24 @@ export function Stepper({
   decimals = 0,
 }: StepperProps) {
   const theme = useTheme();
+  const words = useWords();
   const id = useId();
   const [draft, setDraft] = useState<string>();
   const [problem, setProblem] = useState<string>();
-  const set = (next: number): void => {
+  const scale = fieldScale(unit, step, decimals, useContext(UnitsContext));
+  const text = (metric: number): string => scale.shown(metric).toFixed(scale.decimals);
+  const set = (shown: number): void => {
     setProblem(undefined);
     setDraft(undefined);
-    onChange(Math.min(most, Math.max(least, Number(next.toFixed(4)))));
+    onChange(Math.min(most, Math.max(least, Number(scale.meant(shown).toFixed(4)))));
   };
   const commit = (): void => {
     if (draft === undefined) return;
     const typed = Number(draft.replace(',', '.').trim());
-    if (draft.trim() === '' || !Number.isFinite(typed) || typed < least || typed > most) {
+    const meant = Number(scale.meant(typed).toFixed(4));
+    if (draft.trim() === '' || !Number.isFinite(typed) || meant < least || meant > most) {
       setProblem(
-        `“${draft}” is not a number between ${least} and ${most}. The value before it, ${value.toFixed(decimals)}, still counts.`,
+        `“${draft}” is not a number between ${text(least)} and ${text(most)}. The value before it, ${text(value)}, still counts.`,
       );
       return;
     }
@@ -169,8 +174,8 @@ export function Stepper({
   const button = (sign: 1 | -1, name: string) => (
     <Pressable
       role="button"
-      aria-label={`${label}: ${name}`}
-      onPress={() => set(value + sign * step)}
+      aria-label={words(`${label}: ${name}`)}
+      onPress={() => set(scale.shown(value) + sign * scale.step)}
       style={[styles.step, { borderColor: theme.control }]}
     >
       <Text kind="number">{sign > 0 ? '+' : '−'}</Text>
@@ -181,11 +186,11 @@ export function Stepper({
       <View style={styles.stepper}>
         {button(-1, 'less')}
         <TextInput
-          aria-label={unit ? `${label}, ${unit}` : label}
+          aria-label={words(scale.unit ? `${label}, ${scale.unit}` : label)}
           inputMode="decimal"
-          value={draft ?? value.toFixed(decimals)}
-          onChangeText={(text) => {
-            setDraft(text);
+          value={draft ?? text(value)}
+          onChangeText={(typed) => {
+            setDraft(typed);
             setProblem(undefined);
           }}
           onBlur={commit}
@@ -194,7 +199,7 @@ export function Stepper({
           style={[input, styles.number]}
         />
         {button(1, 'more')}
-        {unit ? <Text kind="body">{unit}</Text> : null}
+        {scale.unit ? <Text kind="body">{scale.unit}</Text> : null}
       </View>
     </Frame>
   );

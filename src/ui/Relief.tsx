@@ -41,7 +41,8 @@ const LOOKS: Record<ReliefKind, { fill: string; opacity: number; raised: boolean
 type Props = {
   outline: readonly Spot[];
   kind: ReliefKind;
-  number: number;
+  /** None where it is too small to be read. */
+  number?: number;
   pixelsPerUnit: number;
   quiet?: boolean;
 };
@@ -81,7 +82,7 @@ export const Relief = memo(function Relief({ outline, kind, number, pixelsPerUni
           <Path d={bright} stroke={materials.lit} strokeWidth={3 * px} strokeLinecap="round" fill="none" />
         </>
       )}
-      <Badge at={centre} number={number} pixelsPerUnit={pixelsPerUnit} />
+      {number === undefined ? null : <Badge at={centre} number={number} pixelsPerUnit={pixelsPerUnit} />}
     </G>
   );
 });

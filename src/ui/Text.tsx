@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { StyleSheet, Text as NativeText, type StyleProp, type TextStyle } from 'react-native';
 import { fonts, useTheme, type Palette } from './theme';
+import { useWords } from './words';
 
 export type TextKind =
   'title' | 'heading' | 'subheading' | 'body' | 'strong' | 'quiet' | 'label' | 'figure' | 'number';
@@ -11,13 +12,22 @@ type Props = {
   style?: StyleProp<TextStyle>;
   children: ReactNode;
   live?: boolean;
+  /** The user's own words, which are shown as they were typed. */
+  verbatim?: boolean;
 };
+
+const isPlain = (part: unknown): part is string | number =>
+  typeof part === 'string' || typeof part === 'number';
 
 const LEVEL: Partial<Record<TextKind, 1 | 2 | 3>> = { title: 1, heading: 2, subheading: 3 };
 
 /** All text of the app. Headings carry their level for readers that speak. */
-export function Text({ kind = 'body', tone, style, children, live }: Props) {
+export function Text({ kind = 'body', tone, style, children, live, verbatim = false }: Props) {
   const theme = useTheme();
+  const words = useWords();
+  // A sentence may come in parts, as JSX puts it together.
+  const parts = Array.isArray(children) ? children : [children];
+  const said = !verbatim && parts.every(isPlain) ? words(parts.join('')) : children;
   const level = LEVEL[kind];
   const quiet = kind === 'quiet' || kind === 'label';
   return (
@@ -26,7 +36,7 @@ export function Text({ kind = 'body', tone, style, children, live }: Props) {
       {...(live ? { 'aria-live': 'polite' } : {})}
       style={[styles[kind], { color: tone ? theme[tone] : quiet ? theme.quiet : theme.ink }, style]}
     >
-      {children}
+      {said}
     </NativeText>
   );
 }

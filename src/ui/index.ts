@@ -1,4 +1,5 @@
 export * from './theme';
+export * from './words';
 export * from './Text';
 export * from './Button';
 export * from './Chips';

@@ -1,8 +1,11 @@
 import * as Comlink from 'comlink';
 import type { Tones } from '@/core/colour';
+import type { Front } from '@/core/front';
 import type { Polygon } from '@/core/geometry';
 import type { QuietSlit } from '@/core/glueup';
-import type { FaceView, Outcome, Progress, ShopWorker, StoredPicture } from './shop.worker';
+import type { FaceView, Plan } from '@/core/job';
+import type { BenchPlan } from './planning';
+import type { Outcome, Progress, ShopWorker, StoredPicture } from './shop.worker';
 
 export type JobOptions = { signal?: AbortSignal; onProgress?: Progress };
 
@@ -64,5 +67,15 @@ export const tonesAroundDamage = (
 export const quietSlitInPhoto = (view: FaceView, loose: Polygon, grainDeg: number): Promise<QuietSlit> =>
   run({}, (id, worker) => worker.quietSlit(id, view, loose, grainDeg));
 
-export const swatchTones = (jpeg: string): Promise<Tones> =>
-  run({}, (id, worker) => worker.swatchTones(id, jpeg));
+export const swatchTones = (pictureId: string): Promise<Tones> =>
+  run({}, (id, worker) => worker.swatchTones(id, pictureId));
+
+/** The plan of a piece as it is stored now; nothing when there is no such piece. */
+export const planPiece = (pieceId: string): Promise<Plan | undefined> =>
+  run({}, (id, worker) => worker.plan(id, pieceId));
+
+/** The days over all pieces. @param at local time without zone */
+export const planBench = (at: string): Promise<BenchPlan> => run({}, (id, worker) => worker.bench(id, at));
+
+/** What the first page shows. @param at local time without zone */
+export const planFront = (at: string): Promise<Front> => run({}, (id, worker) => worker.front(id, at));

@@ -1,2 +1,2 @@
 export * from './client';
-export type { FaceView } from './shop.worker';
+export type { BenchPlan, PieceTask } from './planning';

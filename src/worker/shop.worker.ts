@@ -2,21 +2,17 @@ import * as Comlink from 'comlink';
 import type { JobContext } from '@/core/check';
 import { labFromRgb, tonesAround, tonesOfSwatch, type Tones } from '@/core/colour';
 import { compute } from '@/core/computations';
-import type { Homography, Polygon } from '@/core/geometry';
+import type { Front } from '@/core/front';
+import type { Polygon } from '@/core/geometry';
 import { quietSlit, type QuietSlit } from '@/core/glueup';
+import type { FaceView, Plan } from '@/core/job';
 import { inspectPicture, STORED_SIDE_PX, warp, type Raster } from '@/core/picture';
+import { browserStore } from '@/records/browserStore';
+import { keepFront, loadFront } from '@/records/frontStore';
+import { createPlanner, type BenchPlan } from './planning';
 
 export type StoredPicture = { jpeg: string; widthPx: number; heightPx: number };
 export type Progress = (fraction: number) => void;
-
-/** A face to be redrawn to scale: its picture, the map from the result's pixels to the picture's, and the result's size. */
-export type FaceView = {
-  jpeg: string;
-  toSource: Homography;
-  widthPx: number;
-  heightPx: number;
-  mmPerPixel: number;
-};
 
 /** Errors cross to the page as plain data: structured cloning would turn a RangeError into something else on the way. */
 export type Outcome<T> = { value: T } | { error: string; kind: 'input' | 'aborted' | 'other' };
@@ -86,11 +82,44 @@ async function decode(blob: Blob): Promise<Raster> {
   return { data: ctx.getImageData(0, 0, width, height).data, width, height };
 }
 
-const decodeJpeg = (base64: string): Promise<Raster> =>
-  decode(new Blob([bytesOf(base64)], { type: 'image/jpeg' }));
+/** Photos decoded lately, by name: a page asks for the same one several times. Each takes some megabytes. */
+const decoded = new Map<string, Promise<Raster>>();
+const MOST_DECODED = 3;
 
-const redraw = async (view: FaceView, job: JobContext): Promise<Raster> =>
-  warp(await decodeJpeg(view.jpeg), view.toSource, view.widthPx, view.heightPx, job);
+async function load(pictureId: string): Promise<Raster> {
+  const picture = await browserStore.get('picture', pictureId);
+  if (!picture)
+    throw new RangeError('The photo is not in the store any more. Take it again on the page of its face.');
+  return decode(new Blob([bytesOf(picture.body.jpeg)], { type: 'image/jpeg' }));
+}
+
+function photo(pictureId: string): Promise<Raster> {
+  const known = decoded.get(pictureId) ?? load(pictureId);
+  // Taken out and put in again, so that the least used is the first.
+  decoded.delete(pictureId);
+  decoded.set(pictureId, known);
+  known.catch(() => decoded.delete(pictureId));
+  const [oldest] = decoded.keys();
+  if (decoded.size > MOST_DECODED && oldest !== undefined) decoded.delete(oldest);
+  return known;
+}
+
+const redraw = async (view: FaceView, job: JobContext = {}): Promise<Raster> =>
+  warp(await photo(view.pictureId), view.toSource, view.widthPx, view.heightPx, job);
+
+async function jpegOf(raster: Raster, quality: number): Promise<Blob> {
+  const { canvas, ctx } = context(raster.width, raster.height);
+  ctx.putImageData(new ImageData(raster.data, raster.width, raster.height), 0, 0);
+  return canvas.convertToBlob({ type: 'image/jpeg', quality });
+}
+
+const planner = createPlanner(browserStore, {
+  around: async (view, damage, others, face) =>
+    tonesAround(await redraw(view), view.mmPerPixel, damage, others, face),
+  swatch: async (pictureId) => tonesOfSwatch(await photo(pictureId)),
+  small: async (view) =>
+    base64Of(new Uint8Array(await (await jpegOf(await redraw(view), JPEG_QUALITY)).arrayBuffer())),
+});
 
 const api = {
   cancel(id: number): void {
@@ -129,12 +158,7 @@ const api = {
 
   /** The face as seen square on, to scale. */
   rectify(id: number, view: FaceView, onProgress?: Progress): Promise<Outcome<Blob>> {
-    return job(id, onProgress, async (job) => {
-      const raster = await redraw(view, job);
-      const { canvas, ctx } = context(raster.width, raster.height);
-      ctx.putImageData(new ImageData(raster.data, raster.width, raster.height), 0, 0);
-      return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.9 });
-    });
+    return job(id, onProgress, async (job) => jpegOf(await redraw(view, job), 0.9));
   },
 
   tonesAround(
@@ -164,8 +188,29 @@ const api = {
     );
   },
 
-  swatchTones(id: number, jpeg: string): Promise<Outcome<Tones>> {
-    return job(id, undefined, async () => tonesOfSwatch(await decodeJpeg(jpeg)));
+  swatchTones(id: number, pictureId: string): Promise<Outcome<Tones>> {
+    return job(id, undefined, async () => tonesOfSwatch(await photo(pictureId)));
+  },
+
+  /** The plan of a piece, from the records as they are stored now. */
+  plan(id: number, pieceId: string): Promise<Outcome<Plan | undefined>> {
+    return job(id, undefined, () => planner.plan(pieceId));
+  },
+
+  /** The days over all pieces. */
+  bench(id: number, at: string): Promise<Outcome<BenchPlan>> {
+    return job(id, undefined, (context) => planner.bench(at, context));
+  },
+
+  /** What the first page shows; kept for the next time it is opened. */
+  front(id: number, at: string): Promise<Outcome<Front>> {
+    return job(id, undefined, async (context) => {
+      const last = await loadFront();
+      const front = await planner.front(at, last, context);
+      // A full store keeps the page from being quick next time, and nothing else.
+      if (JSON.stringify(front) !== JSON.stringify(last)) await keepFront(front).catch(() => undefined);
+      return front;
+    });
   },
 };
 

@@ -1,1 +1,3 @@
-export { BlendScreen as default } from '@/screens/blend/BlendScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('BlendScreen');

@@ -1,1 +1,3 @@
-export { DecideScreen as default } from '@/screens/decide/DecideScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('DecideScreen');

@@ -1,1 +1,3 @@
-export { GlueUpScreen as default } from '@/screens/glueup/GlueUpScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('GlueUpScreen');

@@ -1,1 +1,3 @@
-export { MarkScreen as default } from '@/screens/survey/MarkScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('MarkScreen');

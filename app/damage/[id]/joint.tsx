@@ -1,1 +1,3 @@
-export { JointScreen as default } from '@/screens/joint/JointScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('JointScreen');

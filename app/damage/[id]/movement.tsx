@@ -1,1 +1,3 @@
-export { MovementScreen as default } from '@/screens/movement/MovementScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('MovementScreen');

@@ -1,1 +1,3 @@
-export { PatchScreen as default } from '@/screens/patch/PatchScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('PatchScreen');

@@ -1,1 +1,3 @@
-export { PressScreen as default } from '@/screens/press/PressScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('PressScreen');

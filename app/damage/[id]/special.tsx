@@ -1,1 +1,3 @@
-export { SpecialScreen as default } from '@/screens/special/SpecialScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('SpecialScreen');

@@ -1,1 +1,3 @@
-export { TapScreen as default } from '@/screens/survey/TapScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('TapScreen');

@@ -1,1 +1,3 @@
-export { GrainScreen as default } from '@/screens/survey/GrainScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('GrainScreen');

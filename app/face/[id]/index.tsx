@@ -1,1 +1,3 @@
-export { FaceScreen as default } from '@/screens/survey/FaceScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('FaceScreen');

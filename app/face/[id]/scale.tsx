@@ -1,1 +1,3 @@
-export { ScaleScreen as default } from '@/screens/survey/ScaleScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('ScaleScreen');

@@ -1,1 +1,3 @@
-export { TestsScreen as default } from '@/screens/survey/TestsScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('TestsScreen');

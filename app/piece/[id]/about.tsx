@@ -1,1 +1,3 @@
-export { AboutScreen as default } from '@/screens/survey/AboutScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('AboutScreen');

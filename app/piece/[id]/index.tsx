@@ -1,1 +1,3 @@
-export { TrailScreen as default } from '@/screens/pieces/TrailScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('TrailScreen');

@@ -1,1 +1,3 @@
-export { PartsScreen as default } from '@/screens/survey/PartsScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('PartsScreen');

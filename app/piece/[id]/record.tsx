@@ -1,1 +1,3 @@
-export { RecordScreen as default } from '@/screens/record/RecordScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('RecordScreen');

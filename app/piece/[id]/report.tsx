@@ -1,1 +1,3 @@
-export { ReportScreen as default } from '@/screens/report/ReportScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('ReportScreen');

@@ -1,1 +1,3 @@
-export { WaysScreen as default } from '@/screens/ways/WaysScreen';
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('WaysScreen');

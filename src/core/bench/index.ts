@@ -1,4 +1,3 @@
-export { minutesFrom, localFrom, DAY_MIN, type WorkingHours } from './calendar';
 export {
   schedule,
   scheduleSchema,

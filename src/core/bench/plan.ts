@@ -1,4 +1,4 @@
-import { localFrom, minutesFrom } from './calendar';
+import { localFrom, minutesFrom } from '../calendar';
 import type { ScheduleInput, ScheduleTask } from './schedule';
 import type { BenchTask } from './tasks';
 

@@ -32,11 +32,18 @@ export type LinkWork = {
   glue?: GlueWork;
   /** How many of each kind of clamp it takes; nothing where a hand or a weight holds it. */
   clamps?: Record<string, number>;
-  /** Spreading and clamping at the shop's own pace, where it is pressed. */
-  layingMin?: number;
+  /** How it is held, where not by the clamps of a press. */
+  heldWords?: string;
+  /** Minutes of spreading and clamping of each stage at the shop's own pace, where it is pressed. */
+  stages?: readonly number[];
 };
 
-export type WorkedStep = Step & { needs: Record<string, number>; glue?: AdhesiveId };
+export type WorkedStep = Step & {
+  needs: Record<string, number>;
+  glue?: AdhesiveId;
+  /** It waits for what the step before it waits for, not for that step. */
+  beside?: true;
+};
 
 const plain = (s: Step): WorkedStep => ({ ...s, needs: {} });
 /** Getting the clamps and the release sheet ready for a press takes this long beside the laying itself. min. */
@@ -102,23 +109,37 @@ function linkSteps(
       pressed && shimSheets > 0
         ? `Shim with ${shimSheets} ${shimSheets === 1 ? 'sheet' : 'sheets'} of paper, glued on both sides.`
         : '';
-    const held: WorkedStep = {
-      ...step,
-      detail: [step.detail, shims, `${glue.label}.`, glue.caution].filter(Boolean).join(' '),
-      attended: pressed
-        ? sourced(
-            Math.max(
-              LEAST_PRESS_MIN.value,
-              Math.ceil(link.layingMin ?? layingMinutes(link.areaMm2, count)) + PRESS_READY_MIN.value,
-            ),
-            PRESS_SOURCE,
-          )
-        : step.attended,
-      wait: sourced(glue.clampMin, memory('the glue’s own clamp time, as its table or your product has it')),
-      needs: clamps ?? {},
-      glue: glue.id,
-    };
-    const out: WorkedStep[] = [held];
+    const laying = link.stages ?? [layingMinutes(link.areaMm2, count)];
+    const staged = pressed && laying.length > 1;
+    const out = (pressed ? laying : [0]).map((layingMin, i): WorkedStep => {
+      const words = staged
+        ? `Stage ${i + 1} of ${laying.length}; a fresh batch of glue for each, and as soon as its clamps are free.`
+        : '';
+      const last = i === laying.length - 1;
+      return {
+        ...step,
+        ...(staged ? { title: `${step.title}, stage ${i + 1}` } : {}),
+        // The glue-up page logs its stages under these names.
+        key: !staged || last ? step.key : `stage${i + 1}`,
+        detail: [step.detail, shims, words, `${glue.label}.`, link.heldWords, glue.caution]
+          .filter(Boolean)
+          .join(' '),
+        attended: pressed
+          ? sourced(
+              Math.max(LEAST_PRESS_MIN.value, Math.ceil(layingMin) + PRESS_READY_MIN.value),
+              PRESS_SOURCE,
+            )
+          : step.attended,
+        wait: sourced(
+          glue.clampMin,
+          memory('the glue’s own clamp time, as its table or your product has it'),
+        ),
+        needs: clamps ?? {},
+        glue: glue.id,
+        ...(i > 0 ? { beside: true } : {}),
+      };
+    });
+    const keys = out.map((s) => s.key);
     if (pressed && count > 0) {
       out.push(
         plain(
@@ -128,6 +149,8 @@ function linkSteps(
             'Clamps off',
             `Take off clamps and platen of ${label.toLowerCase()}; tap it: no hollow sound.`,
             5,
+            [],
+            { after: keys },
           ),
         ),
       );
@@ -137,7 +160,7 @@ function linkSteps(
         plain(
           newStep('cure', step.phase, 'Glue hardens', 'No work on it before.', 0, [], {
             wait: sourced(glue.workableMin - glue.clampMin, WORKABLE_SOURCE),
-            after: [step.key],
+            after: keys,
           }),
         ),
       );
@@ -220,6 +243,7 @@ export function repairSteps({
   ways: Ways;
 }): WorkedStep[] {
   let last: string | undefined;
+  let waitedFor: string[] = [];
   const worked = chain
     // The steps of the whole piece strip and finish it anyway.
     .filter((link) => link.method !== 'renewFinish' || goal === 'keep')
@@ -227,7 +251,10 @@ export function repairSteps({
   const steps = inTime(worked, main, phaseOrder(ways)).flatMap(({ method, steps: own }): WorkedStep[] => {
     const prefix = method === main ? '' : `${method}.`;
     return own.map((s) => {
-      const after = s.after?.map((k) => `${prefix}${k}`) ?? (last === undefined ? [] : [last]);
+      const after = s.beside
+        ? waitedFor
+        : (s.after?.map((k) => `${prefix}${k}`) ?? (last === undefined ? [] : [last]));
+      waitedFor = after;
       last = `${prefix}${s.key}`;
       return { ...s, key: last, after };
     });

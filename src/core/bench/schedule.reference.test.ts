@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { afterWorking, calendarOf, minutesFrom, nextWorkable } from './calendar';
+import { afterWorking, calendarOf, minutesFrom, nextWorkable } from '../calendar';
 import { schedule, type Schedule, type ScheduleInput, type ScheduleTask } from './schedule';
 
 const task = (

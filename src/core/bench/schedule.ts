@@ -8,7 +8,7 @@ import {
   nextWorkable,
   type Calendar,
   type WorkingHours,
-} from './calendar';
+} from '../calendar';
 
 export type ScheduleTask = {
   id: string;

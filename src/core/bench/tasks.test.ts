@@ -2,7 +2,7 @@ import { methodById, METHODS, PHASES, phaseIndex, type MethodId } from '../catal
 import { waysFor, type WayChoices } from '../ways';
 import { benchInput } from './plan';
 import { schedule } from './schedule';
-import { minutesFrom } from './calendar';
+import { minutesFrom } from '../calendar';
 import type { FaceWork } from './pieceSteps';
 import type { LinkWork } from './repairSteps';
 import { phaseOrder } from './order';
@@ -142,7 +142,7 @@ test('the glue that is taken adds its own cautions to the steps that it is used 
 });
 
 test('several kinds of clamps are demanded each by its own count, and the press takes the shop’s own pace', () => {
-  const mixed: LinkWork = { ...link('floodAndPress'), clamps: { fStyle: 2, cClamp: 3 }, layingMin: 31.5 };
+  const mixed: LinkWork = { ...link('floodAndPress'), clamps: { fStyle: 2, cClamp: 3 }, stages: [31.5] };
   const press = tasksFor({ ...piece, repairs: [{ ...lifted, chain: [mixed] }] }).find(
     (t) => t.id === 'd1/press',
   );

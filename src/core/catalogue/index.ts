@@ -5,3 +5,4 @@ export { bringsWood } from './newWood';
 export { PHASES, PHASE_SOURCE, phaseIndex, phaseLabel, type PhaseId } from './phases';
 export { PRESSED_FAMILIES } from './row';
 export type { Deed, MarkedCriterion, MethodFamily, Step } from './row';
+export { USES, type Use } from './uses';

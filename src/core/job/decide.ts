@@ -2,12 +2,12 @@ import type { MethodId } from '../catalogue';
 import { attempt, type Result } from '../check';
 import { MOVING_KINDS, type DamageFacts } from '../damage';
 import { areaOf } from '../geometry';
-import { chainOf, chainWords, rankMethods, type Chain, type RankInput, type Ranking } from '../method';
+import { chainOf, rankMethods, type Chain, type RankInput, type Ranking } from '../method';
 import { memory } from '../sources';
 import { waysFor, type Ways } from '../ways';
 import { crackPlan, type CrackPlan } from '../wood';
 import { surveyed } from './survey';
-import type { Damage, Face, Named, Piece, Shop } from './types';
+import type { Damage, Face, Piece, Shop } from './types';
 
 /** The piece as it is treated on one face, which may belong to another school or end in another finish. */
 export const treatedAs = (piece: Piece, face: Face | undefined): Piece =>
@@ -141,27 +141,3 @@ export const methodOf = (
   onFace: readonly Damage[],
   shop: Shop,
 ): MethodId | undefined => damage.method ?? chainFor(piece, face, damage, onFace, shop)?.method;
-
-/** What is to be done to a damage, in words for paper: the whole chain, why, and that it goes against the advice if it does. */
-export function repairWords(
-  {
-    piece,
-    faces,
-    damages,
-    shop,
-  }: { piece: Piece; faces: readonly Named<Face>[]; damages: readonly Named<Damage>[]; shop: Shop },
-  damage: Damage,
-): string {
-  if (!damage.method) return 'Repair not decided.';
-  const face = faces.find((f) => f.id === damage.faceId)?.body;
-  const onFace = damages.map((d) => d.body).filter((d) => d.faceId === damage.faceId);
-  const chain = chainFor(piece, face, damage, onFace, shop);
-  const ranking = rankingOf(piece, face, damage, onFace, shop);
-  const refused = ranking.ok ? ranking.value.excluded.find((e) => e.method === damage.method) : undefined;
-  const words = chain ? chainWords(chain.first, chain.method, chain.then) : '';
-  const against = refused
-    ? ` Chosen against the advice: ${refused.because.map((b) => b.text).join(' ')}`
-    : '';
-  const why = damage.methodReason ? ` Reason: ${damage.methodReason}` : '';
-  return `${words}.${against}${why}`;
-}

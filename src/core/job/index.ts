@@ -4,6 +4,7 @@ export type {
   Face,
   FaceGrain,
   GlueChoice,
+  HeldBy,
   HomeClimate,
   LogEntry,
   Named,
@@ -39,7 +40,6 @@ export {
   linksOfChain,
   methodOf,
   rankingOf,
-  repairWords,
   treatedAs,
   waysOf,
 } from './decide';
@@ -54,9 +54,25 @@ export {
   type Gluing,
   type PressPlan,
 } from './press';
-export { resourcesOf, surfaceRisk, workOf } from './work';
+export { surfaceRisk } from './risk';
+export { resourcesOf } from './work';
+export { amountsOf, type Amount } from './amounts';
+export { boardThickMm, gluedAreaMm2, hollowDepthMm } from './glued';
+export { linkPlansOf, type LinkPlan } from './links';
+export { amountWords, materialLabel } from './amountWords';
+export { jobPlan, planOf, stepsOfLink, topFinishOf, type Job, type Plan, type RepairPlan } from './plan';
+export { repairOf, repairsOf, type Repair } from './repairs';
+export { isTicked, type NextStep, type Trail, type TrailStep } from './trail';
+export { glueChoice, keptGlue, linkedPage, worksheetOf, worksheetPage, type Worksheet } from './worksheet';
 export { stagesOf } from './stages';
 export { conditionFor, countedOf, faceAreaMm2, measuredWords, type Units } from './condition';
 export { DEFAULT_SHOP, INSET_CORNERS, newDamage, newFace, newPiece } from './defaults';
 export { idSchema, JOB_SCHEMAS, textSchema } from './schemas';
-export { jobSchema, jobTasks, type JobInput } from './tasks';
+export { jobSchema, jobTasks, planSchema, type JobInput } from './tasks';
+export { MARK_TOOLS, onLine, remarked, shifted, storedMark, tapped, withPoint } from './marking';
+export { movedPlacing, placingHandles, withCauls, withClamp } from './placing';
+export { around, closeViewOf, contentOf, strokeAt, viewOf, type FaceView } from './views';
+export { glueUpOf, withinReach, type GlueUp } from './glueUp';
+export { HELD_BY, hammerGlue, heldStart, heldWith, heldWords, type Held } from './held';
+export { barsOf, frontPicture, frontPiece, worstFace } from './front';
+export { repairWords } from './words';

@@ -3,7 +3,10 @@ import { benchInput, schedule, type BenchTask } from '../bench';
 import { methodById, METHODS, type MethodId } from '../catalogue';
 import { QUESTIONS } from '../damage';
 import type { CautionId } from '../safety';
-import { chainFor, linksOfChain, repairWords } from './decide';
+import { chainFor, linksOfChain } from './decide';
+import { planOf } from './plan';
+import { clampById } from '../press';
+import { repairWords } from './words';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece } from './defaults';
 import { jobTasks, type JobInput } from './tasks';
 import type { Damage, Face, Piece } from './types';
@@ -188,9 +191,17 @@ describe.each(Object.entries(JOBS))('%s', (_, job) => {
       ...(chain ? { method: chain.method } : {}),
       methodReason: 'So agreed.',
     };
-    const words = repairWords({ ...input, piece: input.piece.body }, chosen);
+    const words = repairWords({ ...input, damages: [{ id: 'd', body: chosen }] }, { id: 'd', body: chosen });
     expect(words.match(/, then /g) ?? []).toHaveLength(job.chain.length - 1);
-    expect(words).toMatch(/ Reason: So agreed\.$/);
+    expect(words).toContain(' Reason: So agreed.');
+    const { repairs } = planOf({ ...input, damages: [{ id: 'd', body: chosen }] });
+    expect(repairs[0]?.words).toBe(words);
+    // Glue and clamps are those of the plan, and the bench keeps as many.
+    for (const { glue, clamps = {} } of repairs[0]?.links ?? []) {
+      if (glue) expect(words).toContain(`Glue: ${glue.label}.`);
+      for (const [kind, count] of Object.entries(clamps))
+        expect(words).toContain(`${count} × ${clampById(kind).label}`);
+    }
     expect(words).not.toContain('against the advice');
   });
 });

@@ -109,6 +109,7 @@ const parts = Joi.array()
   .max(300);
 
 const glueChoice = Joi.object({
+  held: Joi.string().valid('edge', 'half', 'round', 'cup', 'case', 'hammer'),
   adhesive: ids(ADHESIVES),
   clamp: ids(CLAMPS),
   targetKPa: Joi.number().min(5).max(2000),

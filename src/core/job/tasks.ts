@@ -1,8 +1,9 @@
 import Joi from 'joi';
-import { tasksFor, type BenchTask } from '../bench';
-import { JOB_SCHEMAS, idSchema } from './schemas';
+import type { BenchTask } from '../bench';
+import type { Choices } from './plan';
+import { planOf } from './plan';
+import { idSchema, JOB_SCHEMAS } from './schemas';
 import type { Damage, Face, Named, Piece, Shop, Veneer } from './types';
-import { resourcesOf, workOf } from './work';
 
 /** A piece with everything that its work is derived from. */
 export type JobInput = {
@@ -20,13 +21,60 @@ const MOST_PARTS = 500;
 const list = (body: Joi.ObjectSchema): Joi.ArraySchema =>
   Joi.array().items(named(body)).unique('id').max(MOST_PARTS);
 
-/** Input of `job.tasks`: bodies as they are stored, each under its name. */
-export const jobSchema = Joi.object({
+const survey = {
   piece: named(JOB_SCHEMAS.piece).required(),
   faces: list(JOB_SCHEMAS.face).required(),
   damages: list(JOB_SCHEMAS.damage).required(),
-  veneers: list(JOB_SCHEMAS.veneer),
   shop: JOB_SCHEMAS.shop.required(),
+};
+
+/** Input of `job.tasks`: bodies as they are stored, each under its name. */
+export const jobSchema = Joi.object({ ...survey, veneers: list(JOB_SCHEMAS.veneer) });
+
+const CHOSEN: Record<keyof Choices, true> = {
+  method: true,
+  links: true,
+  linkGlue: true,
+  methodReason: true,
+  glue: true,
+  patch: true,
+  figures: true,
+};
+const choices = Joi.object(
+  Object.fromEntries(Object.keys(CHOSEN).map((k) => [k, JOB_SCHEMAS.damage.extract(k).optional()])),
+);
+const lab = Joi.array().items(Joi.number().min(-200).max(200)).length(3);
+const tones = Joi.object().pattern(
+  idSchema,
+  Joi.object({
+    mean: lab.required(),
+    ground: lab.required(),
+    line: lab.required(),
+    groundShare: Joi.number().min(0).max(1).required(),
+    pixels: Joi.number().integer().min(0).required(),
+  }).unknown(false),
+);
+const localTime = Joi.string().pattern(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}$/);
+
+/**
+ * Input of `job.plan`: `{piece, faces, damages, choices?, stock?, shop, done?, tones?, at?}`. Bodies are as they are stored, each
+ * under its name; `choices` by the damage's id; `done` is what was ticked off; without `at` there are no days.
+ */
+export const planSchema = Joi.object({
+  ...survey,
+  choices: Joi.object().pattern(idSchema, choices),
+  stock: list(JOB_SCHEMAS.veneer),
+  done: Joi.array()
+    .items(
+      Joi.object({
+        taskId: Joi.string().max(200).required(),
+        doneAt: localTime.required(),
+        actualMin: Joi.number().min(0).max(527_040).required(),
+      }),
+    )
+    .max(5000),
+  tones: Joi.object({ around: tones.required(), stock: tones.required() }),
+  at: localTime,
 });
 
 /**
@@ -35,12 +83,10 @@ export const jobSchema = Joi.object({
  *
  * A damage without a chosen method takes the one that comes first. Colouring is left out: it is read from photos.
  */
-export function jobTasks({ piece, faces, damages, veneers = [], shop }: JobInput): {
+export function jobTasks({ veneers = [], ...job }: JobInput): {
   tasks: BenchTask[];
   resources: Record<string, number>;
 } {
-  return {
-    tasks: tasksFor(workOf(piece, faces, damages, veneers, shop, new Map())),
-    resources: resourcesOf(shop),
-  };
+  const { tasks, resources } = planOf({ ...job, stock: veneers });
+  return { tasks, resources };
 }

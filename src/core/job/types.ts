@@ -7,7 +7,7 @@ import type { Weights } from '../method';
 import type { ClampId, Pace, PlacedLayout } from '../press';
 import type { Paper } from '../print';
 import type { Hazard } from '../safety';
-import type { Build, FinishGoal, FinishNow, School } from '../terms';
+import type { Build, FinishGoal, FinishNow, PhotoRole, School } from '../terms';
 import type { LengthUnit, TemperatureUnit } from '../units';
 import type { PatchShape } from '../veneer';
 import type { WayChoices } from '../ways';
@@ -16,7 +16,7 @@ import type { Air, Cut } from '../wood';
 /** Something that is stored under a name. */
 export type Named<Body> = { id: string; body: Body };
 
-export type PhotoRole = 'overall' | 'raking' | 'detail' | 'before' | 'after';
+export type { PhotoRole };
 export type Photo = { pictureId: string; role: PhotoRole; note: string };
 
 /** What was taken off a piece, and where it goes back. */
@@ -98,7 +98,12 @@ export type FaceGrain =
 /** What a person answered about a damage. */
 export type Answers = Pick<DamageFacts, AskedFact | AskedLength>;
 
+/** Ways of holding where a flat press does not do. */
+export type HeldBy = 'edge' | 'half' | 'round' | 'cup' | 'case' | 'hammer';
+
 export type GlueChoice = {
+  /** Nothing: the clamps of the press plan. */
+  held?: HeldBy | undefined;
   adhesive?: AdhesiveId;
   clamp?: ClampId;
   targetKPa?: number;

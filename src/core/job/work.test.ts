@@ -1,6 +1,5 @@
-import { benchInput, schedule, tasksFor } from '../bench';
+import { benchInput, schedule } from '../bench';
 import type { MethodId } from '../catalogue';
-import type { BlendPlan } from '../colour';
 import { areaOf as areaOfOutline, type Point } from '../geometry';
 import type { PlacedLayout } from '../press';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece } from './defaults';
@@ -13,12 +12,13 @@ import {
   frameOf,
   methodOf,
   patchFor,
+  planOf,
   pressPlan,
   rankingOf,
   resourcesOf,
   sandingOf,
+  stagesOf,
   surveyed,
-  workOf,
 } from '.';
 import { attempt } from '../check';
 
@@ -219,12 +219,16 @@ describe('work', () => {
     note: '',
   });
 
+  const plan = (damages: Named<Damage>[], shop = DEFAULT_SHOP, stock: Named<Veneer>[] = []) =>
+    planOf({ piece: p, faces: [f], damages, shop, stock });
+
   test('a repair carries its glue, clamps and shims to the bench', () => {
-    const work = workOf(p, [f], [d1, d2], [v], DEFAULT_SHOP, new Map<string, BlendPlan>());
-    expect(work.repairs.map((r) => [r.damageId, r.method, r.shimSheets])).toEqual([['d1', 'floodAndPress', 0], ['d2', 'veneerPatch', 2]]); // prettier-ignore
-    const glued = work.repairs.map((r) => r.chain[0]);
+    const { repairs, tasks } = plan([d1, d2], DEFAULT_SHOP, [v]);
+    expect(repairs.map((r) => [r.damageId, r.method])).toEqual([['d1', 'floodAndPress'], ['d2', 'veneerPatch']]); // prettier-ignore
+    expect(tasks.find((t) => t.id === 'd2/press')?.detail).toContain('Shim with 2 sheets of paper');
+    const glued = repairs.map((r) => r.links[0]);
     expect(Object.keys(glued[0]?.clamps ?? {}).length).toBeGreaterThan(0);
-    expect(work.sanding?.grits).toEqual([150, 180, 220]);
+    expect(tasks.find((t) => t.id === 'p/sand')?.detail).toMatch(/150.*180.*220/);
     for (const r of glued)
       for (const [kind, count] of Object.entries(r?.clamps ?? {}))
         expect(resourcesOf(DEFAULT_SHOP)[kind]).toBeGreaterThanOrEqual(count);
@@ -241,15 +245,17 @@ describe('work', () => {
     };
     const shop = { ...DEFAULT_SHOP, clamps: [{ id: 'fStyle' as const, count: 2 }, { id: 'cClamp' as const, count: 4 }] }; // prettier-ignore
     const d = named<Damage>('d1', { ...lifted, method: 'floodAndPress', glue: { placed } });
-    const tasks = tasksFor(workOf(p, [f], [d], [], shop, new Map()));
-    expect(tasks.find((t) => t.id === 'd1/press')?.needs).toEqual({ fStyle: 2, cClamp: 2 });
-    const plan = benchInput(tasks, [], { resources: resourcesOf(shop), workingHours: shop.workingHours }, '2026-03-02T08:00:00'); // prettier-ignore
-    expect((await schedule(plan)).tasks).toHaveLength(tasks.length);
+    const { tasks } = plan([d], shop);
+    // Five clamps of which three are F-style: two goes.
+    for (const id of ['d1/stage1', 'd1/press'])
+      expect(tasks.find((t) => t.id === id)?.needs).toEqual({ fStyle: 2, cClamp: 1 });
+    const input = benchInput(tasks, [], { resources: resourcesOf(shop), workingHours: shop.workingHours }, '2026-03-02T08:00:00'); // prettier-ignore
+    expect((await schedule(input)).tasks).toHaveLength(tasks.length);
   });
 
   test('a new sheet is glued over the whole face, a patch over its recess', () => {
     const areaOf = (method: MethodId) =>
-      workOf(p, [f], [named<Damage>('d2', { ...chip, method })], [], DEFAULT_SHOP, new Map()).repairs[0]?.chain.find((l) => l.method === method)?.areaMm2 ?? 0; // prettier-ignore
+      plan([named<Damage>('d2', { ...chip, method })]).repairs[0]?.links.find((l) => l.method === method)?.areaMm2 ?? 0; // prettier-ignore
     const board = boardOf(face);
     const whole = board.ok ? areaOfOutline(board.value.plane.outline) : NaN;
     expect(areaOf('reveneer')).toBeCloseTo(whole, 6);
@@ -259,15 +265,16 @@ describe('work', () => {
   test('the bench lays a press as long as its page says, at the shop’s own pace', () => {
     const slow = { ...DEFAULT_SHOP, pace: { spreadMinPer100Cm2: 6, secondsPerClamp: 120 } };
     const page = ok(pressPlan(piece, 'floodAndPress', lifted, ok(surveyed(lifted, face)), slow));
-    const press = tasksFor(workOf(p, [f], [d1], [], slow, new Map())).find((t) => t.id === 'd1/press');
-    expect(press?.attendedMin).toBe(Math.ceil(page.layingMin) + 8);
+    const { tasks, repairs } = plan([d1], slow);
+    const stages = stagesOf(page)?.stages ?? [];
+    expect(repairs[0]?.links[0]?.stages).toEqual(stages.map((s) => s.layingMin));
+    const laid = tasks.filter((t) => /^d1\/(stage\d|press)$/.test(t.id));
+    expect(laid.map((t) => t.attendedMin)).toEqual(stages.map((s) => Math.ceil(s.layingMin) + 8));
   });
 
   test('too cold for the glue: the plan says so at the press, and that its times are those of 20 °C', () => {
     const press = (temperatureC: number) =>
-      tasksFor(workOf(p, [f], [d1], [v], { ...DEFAULT_SHOP, temperatureC }, new Map())).find(
-        (t) => t.id === 'd1/press',
-      );
+      plan([d1], { ...DEFAULT_SHOP, temperatureC }).tasks.find((t) => t.id === 'd1/press');
     expect(press(20)?.detail).not.toContain('does not set');
     expect(press(3)?.detail).toContain('does not set soundly below 10 °C');
     expect(press(3)?.detail).toContain('reckons with its times at 20 °C');

@@ -1,2 +1,2 @@
-export { BUILDS, FINISH_GOALS, FINISHES_NOW, SCHOOLS } from './terms';
-export type { Build, FinishGoal, FinishNow, School } from './terms';
+export { BUILDS, FINISH_GOALS, FINISHES_NOW, PHOTO_ROLES, SCHOOLS } from './terms';
+export type { Build, FinishGoal, FinishNow, PhotoRole, School } from './terms';

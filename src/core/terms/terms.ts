@@ -37,3 +37,14 @@ export const BUILDS: Record<Build, string> = {
   mdf: 'Veneer on MDF',
   solid: 'Solid wood, no veneer',
 };
+
+export type PhotoRole = 'overall' | 'raking' | 'detail' | 'before' | 'after';
+
+/** What a photo was taken for. */
+export const PHOTO_ROLES: Record<PhotoRole, string> = {
+  overall: 'Overall',
+  raking: 'In raking light',
+  detail: 'Detail',
+  before: 'Before',
+  after: 'After',
+};

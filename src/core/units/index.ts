@@ -1,2 +1,4 @@
 export * from './length';
 export * from './quantity';
+export { fieldScale, inUnits, type FieldScale, type ShopUnits } from './inUnits';
+export { lengthBetween } from './lengthBetween';

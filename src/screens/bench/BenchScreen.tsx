@@ -1,26 +1,28 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { dayText } from '@/core/front';
+import { isTicked } from '@/core/job';
 import { PHASE_SOURCE, PHASES, phaseLabel } from '@/core/catalogue';
 import { CAUTIONS } from '@/core/safety';
 import { describeSource } from '@/core/sources';
 import { formatMinutes } from '@/core/units';
-import { removeRecords } from '@/records';
+import { localNow, removeRecords } from '@/records';
 import { Button, Figure, Fold, LitCard, Notice, Progress, Section, Text, useSay } from '@/ui';
 import { Page, Pane, useWide } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
-import { isTicked } from '../shared/useBench';
 import { usePieceView } from '../shared/usePiece';
 import { DayStrip } from './DayStrip';
 import { TickForm } from './TickForm';
-import { dayText, useBenchView } from './useBenchView';
+import { useBenchView } from './useBenchView';
 
 /** What to do next, then the days ahead; over all pieces, or one. */
 export function BenchScreen() {
   const { piece: only } = useLocalSearchParams<{ piece?: string }>();
   const view = usePieceView(only);
-  const { plan, ticked, timed, todo, next, finish, days, strips, hours } = useBenchView(only);
+  const { plan, ticked, timed, todo, next, finish, days, bars, hours } = useBenchView(only);
+  const now = localNow();
   const act = useAct();
   const say = useSay();
   const [ticking, setTicking] = useState<string>();
@@ -45,7 +47,7 @@ export function BenchScreen() {
         {days.map((day) => (
           <View key={day} style={{ gap: 8 }}>
             <Text kind="subheading">{dayText(day)}</Text>
-            <DayStrip day={day} tasks={strips} hours={hours} />
+            <DayStrip day={day} bars={bars} hours={hours} now={now} pieces={!only} />
           </View>
         ))}
       </Pane>
@@ -117,7 +119,7 @@ export function BenchScreen() {
       ) : null}
       {days.map((day) => (
         <Section key={day} title={dayText(day)}>
-          {wide ? null : <DayStrip day={day} tasks={strips} hours={hours} />}
+          {wide ? null : <DayStrip day={day} bars={bars} hours={hours} now={now} pieces={!only} />}
           <View>
             {todo
               .filter((t) => t.when.start.slice(0, 10) === day)

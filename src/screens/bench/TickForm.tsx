@@ -4,7 +4,7 @@ import { createPicture, createRecord, localNow, type LogEntry } from '@/records'
 import { Button, FilePick, Stepper, Text, TextField } from '@/ui';
 import { storePicture } from '@/worker';
 import { useAct } from '../shared/useAct';
-import type { PieceTask } from '../shared/useBench';
+import type { PieceTask } from '@/worker';
 
 /** Ticks a step off: how long it took, a note, photos. */
 export function TickForm({ task, onDone }: { task: PieceTask; onDone: () => void }) {

@@ -16,10 +16,10 @@ import { Tone } from '../shared/Swatch';
 import { TrailList } from '../shared/Trail';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
-import { topFinishOf, useOldTones, useStockTones } from '../shared/useWorkshop';
+import { useOldTones, useStockTones } from '../shared/useWorkshop';
 import { NewWood } from './NewWood';
 import { VeneerLeft } from './VeneerLeft';
-import { damageLabel, isUnderPaint, linksOfChain, sandingOf, surfaceRisk } from '@/core/job';
+import { damageLabel, isUnderPaint, linksOfChain, sandingOf, surfaceRisk, topFinishOf } from '@/core/job';
 import { attempt } from '@/core/check';
 
 /** Sanding within the budget, then colour layer by layer. */

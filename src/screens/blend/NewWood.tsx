@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 import { useList, type Stored } from '@/records';
 import { Button, Chips, Section, Text } from '@/ui';
-import { useChange } from '../shared/useAct';
+import { useChange } from '../shared/useChange';
 
 /** Which veneer of the stock is the same wood as a let-in piece, plug or new part: the colour is worked out from its photo. */
 export function NewWood({ damage }: { damage: Stored<'damage'> }) {

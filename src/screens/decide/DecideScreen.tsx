@@ -7,12 +7,12 @@ import { SCHOOLS } from '@/core/terms';
 import { chainWords, type ChainLink } from '@/core/method';
 import { changeShop, useShop, type Answers } from '@/records';
 import { Button, Chips, LitCard, Notice, Text, TextField } from '@/ui';
-import { worksheetOf } from '../shared/worksheets';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
-import { useAct, useChange } from '../shared/useAct';
+import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/useChange';
 import { useDamageView } from '../shared/usePiece';
 import { AnswerChips, AnswersFold } from './AnswersFold';
 import { BreakEvenFold } from './BreakEvenFold';
@@ -20,7 +20,7 @@ import { CompareFold } from './CompareFold';
 import { RankingView } from './RankingView';
 import { SimilarFold } from './SimilarFold';
 import { WeightsFold } from './WeightsFold';
-import { damageLabel, linksOfChain, rankingOf, surfaceRisk, surveyed } from '@/core/job';
+import { damageLabel, linksOfChain, rankingOf, surfaceRisk, surveyed, worksheetPage } from '@/core/job';
 
 /** The repair of a damage: ranked methods, what is still to be found out, and the user's choice. */
 export function DecideScreen() {
@@ -52,14 +52,11 @@ export function DecideScreen() {
   const taken = ranking.ok ? ranking.value.ranked.find((r) => r.method === chosen) : undefined;
   const refused = ranking.ok ? ranking.value.excluded.find((e) => e.method === chosen) : undefined;
   const chain = view.chain;
-  const sheets = (chain && chosen ? linksOfChain(chain) : []).flatMap((m) => {
-    const href = worksheetOf(damage.id, m, chosen ?? m);
-    return href ? [{ label: `Work out: ${methodById(m).label.toLowerCase()}`, href }] : [];
-  });
-  const worksheets =
-    sheets.length > 1
-      ? sheets
-      : [{ label: 'Work it out', href: sheets[0]?.href ?? `/bench?piece=${piece.id}` }];
+  const links = chain && chosen && chosen !== 'leave' ? linksOfChain(chain) : [];
+  const worksheets = links.map((m) => ({
+    label: links.length > 1 ? `Work out: ${methodById(m).label.toLowerCase()}` : 'Work it out',
+    href: worksheetPage(damage.id, m, chosen ?? m),
+  }));
   const tonightCost = ranking.ok ? ranking.value.tonight : undefined;
   const buy = (materials: readonly MaterialId[]): void =>
     act(() => changeShop(record, { shopping: [...new Set([...(shop.shopping ?? []), ...materials])] }));

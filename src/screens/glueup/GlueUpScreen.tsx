@@ -1,20 +1,20 @@
-import { router, useLocalSearchParams } from 'expo-router';
+import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { distance } from '@/core/geometry';
 import { bigTime, glueClock, type GlueClock, type Stages } from '@/core/glueup';
-import { formatMinutes, formatSmall } from '@/core/units';
+import { formatMinutes } from '@/core/units';
 import { createRecord, localNow, type Stored } from '@/records';
 import { Button, CheckChips, Notice, Text, useTheme } from '@/ui';
 import type { MethodId } from '@/core/catalogue';
 import { cautionsOf, type CautionId } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
 import { Missing } from '../shared/Missing';
-import { useAct, useChange } from '../shared/useAct';
+import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/useChange';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
-import { signal, useLitScreen } from './signals';
-import { damageLabel, pressPlan, stagesOf, surfaceRisk, surveyed, type PressPlan } from '@/core/job';
+import { signal, useLitScreen } from '@/instruments';
+import { damageLabel, glueUpOf, surfaceRisk, withinReach, worksheetPage, type GlueUp } from '@/core/job';
 
 const TICK_MS = 250;
 /** A first warning when so much of the open time is left. */
@@ -34,21 +34,21 @@ function useNow(): number {
 export function GlueUpScreen() {
   const { id, link } = useLocalSearchParams<{ id: string; link?: string }>();
   const view = useDamageView(id, link);
-  const { damage, face, piece, treated, method, chain, shop } = view;
-  if (!damage || !piece || !treated || !face || !method)
+  const { damage, face, piece, method, chain, repair, shop } = view;
+  if (!damage || !piece || !face || !method || !repair)
     return <Missing what="This repair" loading={view.loading} />;
-  const survey = surveyed(damage.body, face.body);
-  const result = survey.ok
-    ? pressPlan(treated, method, { ...damage.body, glue: view.glue }, survey.value, shop)
-    : survey;
-  if (!result.ok || !result.value.times.ok) {
-    const times = result.ok ? result.value.times : undefined;
+  const main = chain?.method ?? method;
+  const result = glueUpOf(repair, method, shop);
+  if (!result.ok) {
     return (
       <Shell title={damageLabel(damage.body)}>
         <Notice kind="stop" title="The glue-up cannot begin">
-          {!result.ok ? result.problem : times && !times.ok ? times.problem : ''}
+          {result.problem}
         </Notice>
-        <Button label="Back to glue and press" onPress={() => router.push(`/damage/${damage.id}/press`)} />
+        <Button
+          label="Back to glue and clamps"
+          onPress={() => router.push(worksheetPage(damage.id, method, main) as Href)}
+        />
       </Shell>
     );
   }
@@ -57,10 +57,9 @@ export function GlueUpScreen() {
       damage={damage}
       pieceId={piece.id}
       method={method}
-      main={chain?.method ?? method}
+      main={main}
       cautions={cautionsOf([method], surfaceRisk(piece.body, face.body), result.value.adhesive.id)}
       plan={result.value}
-      times={result.value.times.value}
     />
   );
 }
@@ -72,7 +71,6 @@ function Running({
   main,
   cautions,
   plan,
-  times,
 }: {
   damage: Stored<'damage'>;
   pieceId: string;
@@ -80,13 +78,12 @@ function Running({
   /** The method that was chosen, of whose chain this is a link. */
   main: MethodId;
   cautions: readonly CautionId[];
-  plan: PressPlan;
-  times: { openMin: number; clampMin: number; workableMin: number };
+  plan: GlueUp;
 }) {
   const change = useChange();
   const act = useAct();
   const now = useNow();
-  const stages = stagesOf(plan);
+  const { stages, times } = plan;
   const count = stages?.stages.length ?? 1;
   // A damage may be glued twice in its chain; the clock belongs to the link it was started on.
   const { glueUp } = damage.body;
@@ -104,12 +101,12 @@ function Running({
       const minutes = (clampedAt - running.startedAt) / 60_000;
       await createRecord('log', {
         pieceId,
-        // The bench plan has one step for the whole; it is ticked when the last stage is clamped.
-        taskId: running.stage < count ? `${task}stage${running.stage}` : `${task}press`,
+        // Each stage is a step of its own on the bench.
+        taskId: `${task}${running.stage < count ? `stage${running.stage}` : plan.key}`,
         title: `Glued and clamped: ${damageLabel(damage.body)}${count > 1 ? `, stage ${running.stage} of ${count}` : ''}`,
         doneAt: localNow(),
         actualMin: Math.round(minutes * 10) / 10,
-        note: `${plan.adhesive.label}, ${plan.layout.clamps.length} × ${plan.clamp.label}. From first glue to last clamp ${formatMinutes(minutes)}; open time ${formatMinutes(times.openMin)}.`,
+        note: `${plan.adhesive.label}${plan.clampWords ? `, ${plan.clampWords}` : ''}. From first glue to last clamp ${formatMinutes(minutes)}; open time ${formatMinutes(times.openMin)}.`,
         pictures: [],
       });
     });
@@ -241,32 +238,14 @@ function Ready({
   stages,
   onStart,
 }: {
-  plan: PressPlan;
+  plan: GlueUp;
   cautions: readonly CautionId[];
   stages?: Stages;
   onStart: () => void;
 }) {
   const { length } = useUnits();
   const [ticked, setTicked] = useState<string[]>([]);
-  const { layout, placed, adhesive, mixes } = plan;
-  const [caul] = placed.cauls;
-  const list = [
-    `${layout.clamps.length} × ${plan.clampWords}, opened to the board and ${length(plan.overBoardMm)} more`,
-    ...(caul
-      ? [
-          `${placed.cauls.length} ${placed.cauls.length === 1 ? 'caul' : 'cauls'} ${length(caul.widthMm)} × ${length(caul.heightMm)}, ${length(Math.max(...placed.cauls.map((c) => distance(c.from, c.to))))} long${caul.camberMm > 0.05 ? `, bowed by ${length(caul.camberMm)}` : ''}`,
-        ]
-      : []),
-    `Platen ${length(plan.platenMm)}`,
-    'Release sheet, larger than the platen',
-    'A block under the other jaws',
-    `${adhesive.label}, ${formatSmall(plan.grams)} g`,
-    ...(mixes
-      ? [`Three cups: ${mixes.map((m) => `${formatSmall(m.glueMl + m.waterMl)} ml`).join(', ')}`]
-      : []),
-    'Brush, thin knife, damp sponge',
-    'Everything closed once, dry',
-  ];
+  const list = withinReach(plan, length);
   const left = list.length - ticked.length;
   return (
     <View style={styles.ready}>

@@ -1,4 +1,4 @@
-import { router, useLocalSearchParams } from 'expo-router';
+import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { ADHESIVES, glueQuantity, type AdhesiveId } from '@/core/adhesive';
@@ -12,16 +12,27 @@ import { Cautions } from '../shared/Cautions';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
-import { COMMON_BOARD_MM } from '@/core/stack';
 import { TrailList } from '../shared/Trail';
-import { useChange } from '../shared/useAct';
+import { useChange } from '../shared/useChange';
 import { KeepFigures } from '../shared/kept';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { HollowSection } from './HollowSection';
 import { Bending, Pilot } from './sums';
 import { WayInSection } from './WayInSection';
-import { damageLabel, gluing, isUnderPaint, surfaceRisk, surveyed, type Surveyed } from '@/core/job';
+import { AmountsSection, ClampsSection } from '../sheet/sections';
+import {
+  boardThickMm,
+  damageLabel,
+  gluedAreaMm2,
+  gluing,
+  isUnderPaint,
+  linkedPage,
+  linkPlansOf,
+  surfaceRisk,
+  surveyed,
+  type Surveyed,
+} from '@/core/job';
 import { attempt } from '@/core/check';
 
 /** Methods whose glue may have to fill what the wood has lost. */
@@ -29,17 +40,19 @@ const FILLING: readonly MethodId[] = ['injectJoint', 'glueSplit', 'screwSplit', 
 
 /** Splits, joints, let-in pieces and new parts: glue, sequence, and the sizes that go with the method. */
 export function JointScreen() {
-  const { id, link } = useLocalSearchParams<{ id: string; link?: string }>();
-  const view = useDamageView(id, link);
+  const { id, link: asked } = useLocalSearchParams<{ id: string; link?: string }>();
+  const view = useDamageView(id, asked);
   const change = useChange();
-  const { damage, face, piece, onFace, method, treated, shop } = view;
+  const { damage, face, piece, onFace, method, treated, repair, shop } = view;
   if (!damage || !piece || !treated || !method) return <Missing what="This damage" loading={view.loading} />;
   const survey = surveyed(damage.body, face?.body);
   const { suggested, adhesive: glue, times } = gluing(treated, method, view.glue.adhesive, shop);
   const glueId: AdhesiveId = glue.id;
-  const boardMm = face?.body.boardMm ?? COMMON_BOARD_MM.value;
+  const boardMm = boardThickMm(face?.body);
   const sized = survey.ok ? survey.value : undefined;
-  const faces = 2 * jointAreaMm2(sized, boardMm, damage.body.answers.depthMm);
+  const links = repair ? linkPlansOf(repair, shop) : [];
+  const link = links.find((l) => l.method === method);
+  const main = view.chain?.method ?? method;
   const isFill = ['fill', 'core'].includes(methodById(method).family);
   const forced = damage.body.answers.closesByHand === false && ['glueSplit', 'screwSplit'].includes(method);
   const coloured = bringsWood(method) && !isUnderPaint(treated);
@@ -73,10 +86,12 @@ export function JointScreen() {
       ) : null}
       <Section title={glue.label} help={glueId === suggested.id ? suggested.why : 'Your own choice.'}>
         <View style={styles.figures}>
-          {isFill ? null : (
+          {isFill || !sized ? null : (
             <Figure
               label="Glue"
-              value={formatSmall(glueQuantity(glue, Math.max(1, faces)).grams)}
+              value={formatSmall(
+                glueQuantity(glue, Math.max(1, gluedAreaMm2(sized, damage.body, face?.body))).grams,
+              )}
               unit="g"
               note="both sides, a fifth for waste"
               source={describeSource(glue.spreadGPerM2.source)}
@@ -126,6 +141,7 @@ export function JointScreen() {
           {...(times.ok ? { openMin: times.value.openMin } : {})}
         />
       ) : null}
+      {link?.glue ? <ClampsSection link={link} /> : null}
       {method === 'dowelJoint' && sized ? <Dowels survey={sized} boardMm={boardMm} /> : null}
       <KeepFigures damage={damage}>
         {method === 'screwSplit' ? <Pilot /> : null}
@@ -138,29 +154,31 @@ export function JointScreen() {
           />
         ) : null}
       </KeepFigures>
+      {link ? <AmountsSection amounts={link.amounts} /> : null}
       <Cautions ids={cautionsOf([method], surfaceRisk(piece.body, face?.body), glueId)} />
-      {coloured ? (
+      {link?.glue && sized && times.ok ? (
         <Button
-          label="Next: colour it"
+          label="Start the glue-up"
           kind="main"
-          onPress={() => router.push(`/damage/${damage.id}/blend`)}
+          onPress={() => router.push(linkedPage(damage.id, 'glueup', method, main) as Href)}
         />
+      ) : null}
+      {link?.glue && face ? (
+        <Button
+          label="Rounds, edges, cups, cases"
+          onPress={() => router.push(linkedPage(damage.id, 'special', method, main) as Href)}
+        />
+      ) : null}
+      {coloured ? (
+        <Button label="Next: colour it" onPress={() => router.push(`/damage/${damage.id}/blend`)} />
       ) : null}
       <Button
         label="Open the bench plan"
-        kind={coloured ? 'quiet' : 'main'}
+        {...(link?.glue || coloured ? {} : { kind: 'main' as const })}
         onPress={() => router.push(`/bench?piece=${piece.id}`)}
       />
     </Page>
   );
-}
-
-/** One side of what is glued: a crack through its depth, or the floor of a loss. */
-function jointAreaMm2(survey: Surveyed | undefined, boardMm: number, depthMm: number | undefined): number {
-  if (!survey) return 2000;
-  return survey.lengthMm !== undefined && survey.gapMm !== undefined
-    ? survey.lengthMm * Math.min(boardMm, depthMm ?? boardMm)
-    : survey.measures.areaMm2;
 }
 
 /** What the survey knows of a hollow, to begin with. */

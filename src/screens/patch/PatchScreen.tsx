@@ -33,10 +33,11 @@ import {
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
-import { download, downloadPdf, fileName } from '../shared/print';
+import { download, downloadPdf, fileName } from '@/instruments';
 import { Tone, PhotoSwatch } from '../shared/Swatch';
 import { TrailList } from '../shared/Trail';
-import { useAct, useChange } from '../shared/useAct';
+import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/useChange';
 import { cautionsOf } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
 import { formatLength } from '@/core/units';

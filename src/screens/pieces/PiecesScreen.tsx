@@ -1,40 +1,43 @@
 import { router } from 'expo-router';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { SCHOOLS } from '@/core/terms';
-import { createRecord, localNow, newPiece, useList, type Stored } from '@/records';
+import { localNow } from '@/records/clock';
 import { Button, LitCard, Notice, Section, Text } from '@/ui';
-import { trailOf } from '../shared/nextStep';
-import { Page, useWide } from '../shared/Page';
 import { TodayPane } from '../bench/TodayPane';
-import { LinkRow } from '../shared/Trail';
+import { loadWorkshop } from '../fromWorkshop';
+import { Page, useWide } from '../shared/Page';
 import { useAct } from '../shared/useAct';
-import { useProgress, type Progress } from '../shared/useBench';
-import { usePieceViews, type PieceView } from '../shared/usePiece';
 import { WhenSeen } from '../shared/WhenSeen';
+import { PieceRow } from './PieceRow';
+import { useFrontNow } from './useFrontNow';
 
 /** So many rows are drawn at first, and again whenever the end of the list comes into sight. */
 const ROWS_AT_ONCE = 25;
+/** The other pages are fetched when the first has been still for so long. */
+const FETCH_AFTER_MS = 1500;
 
-/** The first screen: a quick answer, and the pieces in the shop. */
+/** The first screen: a quick answer, and the pieces in the shop. It loads no sums: they are made in the worker. */
 export function PiecesScreen() {
-  const { records, unreadable, loading, error } = useList('piece');
+  const { front, loading, error } = useFrontNow();
   const act = useAct();
-  const progress = useProgress();
-  const viewOf = usePieceViews();
   const [shown, setShown] = useState(ROWS_AT_ONCE);
   const wide = useWide();
+  const now = localNow();
+  const { pieces, unreadable } = front;
+  useEffect(() => {
+    const timer = setTimeout(() => void loadWorkshop().catch(() => undefined), FETCH_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, []);
   const add = (): void =>
     act(async () => {
-      const record = await createRecord('piece', newPiece(`Piece ${records.length + 1}`, localNow()));
-      router.push(`/piece/${record.id}/about`);
+      const { addPiece } = await loadWorkshop();
+      router.push(`/piece/${await addPiece(pieces.length + 1)}/about`);
     });
-  const pieces = [...records].sort((a, b) => b.body.createdAt.localeCompare(a.body.createdAt));
   return (
     <Page
       title="Rustic Lantern"
       eyebrow="What is wrong with the wood, and what to do about it"
-      board={wide && pieces.length > 0 ? <TodayPane /> : undefined}
+      board={wide && pieces.length > 0 ? <TodayPane front={front} now={now} /> : undefined}
     >
       {error ? <Notice kind="stop">{error.message}</Notice> : null}
       {unreadable > 0 ? (
@@ -65,7 +68,7 @@ export function PiecesScreen() {
         ) : (
           <View>
             {pieces.slice(0, shown).map((p) => (
-              <PieceRow key={p.id} view={viewOf(p)} progress={progress(p.id)} />
+              <PieceRow key={p.id} piece={p} today={now} />
             ))}
             {shown < pieces.length ? (
               <WhenSeen key={shown} onSeen={() => setShown(shown + ROWS_AT_ONCE)} />
@@ -77,20 +80,5 @@ export function PiecesScreen() {
         )}
       </Section>
     </Page>
-  );
-}
-
-/** A row with what is next for its piece. */
-function PieceRow({ view, progress }: { view: PieceView & { piece: Stored<'piece'> }; progress: Progress }) {
-  const { done, all } = progress;
-  const { piece } = view;
-  const { next } = trailOf(view, progress);
-  return (
-    <LinkRow
-      href={`/piece/${piece.id}`}
-      title={piece.body.name}
-      detail={`${SCHOOLS[piece.body.school].label} · next: ${next.title.charAt(0).toLowerCase()}${next.title.slice(1)}`}
-      value={all > 0 ? `${done}/${all}` : ''}
-    />
   );
 }

@@ -1,35 +1,36 @@
 import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { View } from 'react-native';
 import { SCHOOLS } from '@/core/terms';
-import type { Stored } from '@/records';
 import { Button, LitCard, Section, Text } from '@/ui';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
-import { trailOf } from '../shared/nextStep';
 import { Page, useWide } from '../shared/Page';
-import { LinkRow, TrailList, TrailSteps } from '../shared/Trail';
-import { useProgress } from '../shared/useBench';
+import { LinkRow } from '../shared/LinkRow';
+import { COUNTING, TrailList, TrailSteps } from '../shared/Trail';
+import { usePlan } from '../shared/useBench';
 import { usePieceView } from '../shared/usePiece';
 
 import { useUnits } from '../shared/useUnits';
-import { conditionFor, damageLabel, faceAreaMm2, measuredWords } from '@/core/job';
+import { conditionFor, damageLabel, measuredWords, worstFace, type NextStep } from '@/core/job';
+
+/** The one thing that is next, and the way to it. */
+const Now = ({ next }: { next: NextStep }) => (
+  <LitCard eyebrow="Now" title={next.title}>
+    <Text>{next.detail}</Text>
+    <Button label={next.action} kind="main" onPress={() => router.push(next.href as Href)} />
+  </LitCard>
+);
 
 /** One piece: its face in raking light, the next thing to do, and the trail of steps. */
 export function TrailScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = usePieceView(id);
-  const progress = useProgress()(id);
+  const { plan } = usePlan(id);
   const units = useUnits();
   const wide = useWide();
   const { piece, faces, damages } = view;
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
-  const { next, steps } = trailOf({ ...view, piece }, progress);
-  // The largest of the faces that are hurt stands for the piece.
-  const hurt = faces.filter((f) => damages.some((d) => d.body.faceId === f.id));
-  const first = (hurt.length > 0 ? hurt : faces).reduce<Stored<'face'> | undefined>(
-    (best, f) => (best && faceAreaMm2(best) >= faceAreaMm2(f) ? best : f),
-    undefined,
-  );
+  const first = worstFace(faces, damages);
   const parts = piece.body.parts ?? [];
   return (
     <Page
@@ -51,11 +52,8 @@ export function TrailScreen() {
         ) : undefined
       }
     >
-      <LitCard eyebrow="Now" title={next.title}>
-        <Text>{next.detail}</Text>
-        <Button label={next.action} kind="main" onPress={() => router.push(next.href as Href)} />
-      </LitCard>
-      {wide ? null : <TrailSteps steps={steps} />}
+      {plan ? <Now next={plan.trail.next} /> : <Text kind="quiet">{COUNTING}</Text>}
+      {wide || !plan ? null : <TrailSteps steps={plan.trail.steps} />}
       <Section title="Damages">
         <View>
           {damages.map((d) => {

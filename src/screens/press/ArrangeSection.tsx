@@ -9,7 +9,7 @@ import { Button, Chips, Notice, Progress, Section, Stepper, Text } from '@/ui';
 import { computeInWorker } from '@/worker';
 import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
-import { withClamp } from './placing';
+import { withClamp } from '@/core/job';
 import { onFace, type FieldFrame } from './useField';
 import { ownedClamps, type PressPlan } from '@/core/job';
 

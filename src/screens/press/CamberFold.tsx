@@ -6,7 +6,7 @@ import { distance } from '@/core/geometry';
 import { checkBar, PAPERS, type Mark, type Page, type Paper } from '@/core/print';
 import { describeSource } from '@/core/sources';
 import { Button, Figure, Fold, fonts, materials, Notice, Row, Text, useTheme } from '@/ui';
-import { downloadPdf, fileName } from '../shared/print';
+import { downloadPdf, fileName } from '@/instruments';
 import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
 import { attempt } from '@/core/check';

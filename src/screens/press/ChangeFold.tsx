@@ -2,9 +2,9 @@ import { ADHESIVES } from '@/core/adhesive';
 import { POINT_CLAMPS } from '@/core/press';
 import type { GlueChoice, Shop } from '@/records';
 import { Button, Chips, Fold, LengthField, Stepper } from '@/ui';
-import { lengthBetween } from '../shared/lengthCheck';
+import { lengthBetween } from '@/core/units';
 import { useUnits } from '../shared/useUnits';
-import { withCauls } from './placing';
+import { withCauls } from '@/core/job';
 import { STACK_SIZES, type StackPart } from './StackSection';
 import { type PressPlan } from '@/core/job';
 

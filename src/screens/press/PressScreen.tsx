@@ -9,12 +9,11 @@ import { useShop, type GlueChoice, type Piece, type Shop, type Stored } from '@/
 import { Button, Notice } from '@/ui';
 import { cautionsOf } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
-import { linkedPage } from '../shared/worksheets';
 import { FaceBoard, useDraft } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
-import { useChange } from '../shared/useAct';
+import { useChange } from '../shared/useChange';
 import { useDamageView, type DamageView } from '../shared/usePiece';
 import { KeepFigures } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
@@ -26,10 +25,19 @@ import { CamberFold } from './CamberFold';
 import { FloodSection } from './FloodSection';
 import { PlanBody } from './PlanBody';
 import { PlanView } from './PlanView';
-import { movedPlacing, placingHandles, withCauls } from './placing';
 import { fieldFrame } from './useField';
 import { useQuietSlit } from './useQuietSlit';
-import { damageLabel, pressPlan, surfaceRisk, surveyed, type Surveyed } from '@/core/job';
+import {
+  damageLabel,
+  linkedPage,
+  movedPlacing,
+  placingHandles,
+  pressPlan,
+  surfaceRisk,
+  surveyed,
+  type Surveyed,
+  withCauls,
+} from '@/core/job';
 
 /** Clamps farther from what they press than this are not in the plan's usual frame. */
 const FAR_MM = 50;
@@ -250,7 +258,7 @@ function PressPage({
       ) : null}
       <Button
         label="Rounds, edges, cups, cases, hammer"
-        onPress={() => router.push(`/damage/${damage.id}/special`)}
+        onPress={() => router.push(linkedPage(damage.id, 'special', method, main) as Href)}
       />
       <Button label="Open the bench plan" onPress={() => router.push(`/bench?piece=${piece.id}`)} />
     </Page>

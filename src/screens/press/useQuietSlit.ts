@@ -3,9 +3,7 @@ import type { Point } from '@/core/geometry';
 import type { QuietSlit } from '@/core/glueup';
 import type { Face } from '@/records';
 import { quietSlitInPhoto } from '@/worker';
-import { jpegOf } from '../shared/useWorkshop';
-import { closeViewOf } from '../shared/drawingPlaces';
-import { type Surveyed } from '@/core/job';
+import { closeViewOf, type Surveyed } from '@/core/job';
 
 /** Where the photo shows the calmest place to slit a blister; nothing without a photo. */
 export function useQuietSlit(survey: Surveyed, face: Face, wanted: boolean): QuietSlit | undefined {
@@ -13,9 +11,7 @@ export function useQuietSlit(survey: Surveyed, face: Face, wanted: boolean): Qui
   const { outline, grainDeg, board } = survey;
   const key = wanted && pictureId ? ['quiet-slit', pictureId, JSON.stringify([outline, grainDeg])] : null;
   const { data } = useSWR<QuietSlit | undefined, Error>(key, async () => {
-    const jpeg = await jpegOf(pictureId);
-    if (!jpeg) return undefined;
-    const { view, origin } = closeViewOf(board, jpeg, outline);
+    const { view, origin } = closeViewOf(board, pictureId ?? '', outline);
     const [left, top] = origin;
     return quietSlitInPhoto(
       view,

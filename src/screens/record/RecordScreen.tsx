@@ -16,14 +16,14 @@ import { Button, FilePick, Figure, LitCard, Section, Text, TextField, useSay, us
 import { storePicture } from '@/worker';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
-import { downloadPdf, fileName } from '../shared/print';
+import { downloadPdf, fileName } from '@/instruments';
 import { PhotoSwatch } from '../shared/Swatch';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
-import { useProgress } from '../shared/useBench';
+import { usePlan } from '../shared/useBench';
 import { usePieceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
-import { recordPages } from './recordPages';
+import { recordPages } from '@/core/papers';
 
 async function picturesOf(ids: string[]): Promise<Map<string, Picture>> {
   const found = await Promise.all(
@@ -36,7 +36,7 @@ async function picturesOf(ids: string[]): Promise<Map<string, Picture>> {
 export function RecordScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = usePieceView(id);
-  const progress = useProgress()(view.piece?.id ?? '');
+  const { plan } = usePlan(id);
   const { shop } = useShop();
   const { length, area } = useUnits();
   const act = useAct();
@@ -107,7 +107,7 @@ export function RecordScreen() {
         <Button label="Print the record (PDF)" kind="main" onPress={print} />
       </LitCard>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
-        <Figure label="Steps done" value={progress.known ? `${progress.done} of ${progress.all}` : '…'} />
+        <Figure label="Steps done" value={plan ? `${plan.trail.done} of ${plan.trail.all}` : '…'} />
         <Figure
           label="Hands at work"
           value={formatMinutes(log.reduce((s, l) => s + l.body.actualMin, 0))}

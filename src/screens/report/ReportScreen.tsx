@@ -11,14 +11,14 @@ import { rectifyFace } from '@/worker';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
-import { download, downloadPdf, fileName, printHtml } from '../shared/print';
-import { LinkRow, TrailList } from '../shared/Trail';
+import { download, downloadPdf, fileName, printHtml } from '@/instruments';
+import { LinkRow } from '../shared/LinkRow';
+import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
 import { usePieceView, type PieceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
-import { reportPages, type ReportPictures } from './reportPages';
-import { boardOf, conditionFor, damageLabel, measuredWords } from '@/core/job';
-import { viewOf } from '../shared/drawingPlaces';
+import { reportPages, type ReportPictures } from '@/core/papers';
+import { boardOf, conditionFor, damageLabel, measuredWords, viewOf } from '@/core/job';
 
 const bytesOf = (base64: string): Uint8Array => Uint8Array.from(atob(base64), (c) => c.charCodeAt(0));
 
@@ -28,9 +28,11 @@ async function loadPictures(view: PieceView, onProgress: (f: number) => void): P
   for (const [i, face] of view.faces.entries()) {
     onProgress(i / Math.max(1, view.faces.length));
     const board = boardOf(face.body);
-    const stored = face.body.picture ? await browserStore.get('picture', face.body.picture.id) : undefined;
-    if (!board.ok || !stored) continue;
-    const blob = await rectifyFace(viewOf(board.value, stored.body.jpeg));
+    const pictureId = face.body.picture?.id;
+    if (!board.ok || !pictureId) continue;
+    // A photo that is gone or cannot be opened is left out; the drawing of the face stands without it.
+    const blob = await rectifyFace(viewOf(board.value, pictureId)).catch(() => undefined);
+    if (!blob) continue;
     faces.set(face.id, new Uint8Array(await blob.arrayBuffer()));
   }
   const ids = [view.piece, ...view.faces].flatMap((r) => r?.body.photos ?? []).map((p) => p.pictureId);

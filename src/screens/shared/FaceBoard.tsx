@@ -7,7 +7,7 @@ import type { Stored } from '@/records';
 import { Canvas, materials, Notice, Progress, Relief, type CanvasProps } from '@/ui';
 import { useWide } from './Page';
 import { useBoardPicture } from './useWorkshop';
-import { around, contentOf, strokeAt } from './drawingPlaces';
+import { around, contentOf, strokeAt } from '@/core/job';
 import { boardOf, outlineMm, type Board } from '@/core/job';
 
 type Props = {

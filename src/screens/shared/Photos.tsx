@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { createPicture, type Photo, type PhotoRole } from '@/records';
 import { Button, Chips, FilePick, Fold, optionsOf, Progress, Text, TextField, useSay } from '@/ui';
 import { storePicture } from '@/worker';
-import { PHOTO_ROLES } from './photoRoles';
+import { PHOTO_ROLES } from '@/core/terms';
 import { PhotoSwatch } from './Swatch';
 import { useLatest } from './useLatest';
 import { useAct } from './useAct';

@@ -1,67 +1,17 @@
-import { Link, type Href } from 'expo-router';
+import { Link } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
+import { damageLabel, type TrailStep } from '@/core/job';
 import { SCHOOLS } from '@/core/terms';
-import { space, Text, useTheme } from '@/ui';
-import { trailOf, type TrailStep } from './nextStep';
+import { space, Text } from '@/ui';
+import { LinkRow } from './LinkRow';
+import { STATE_WORDS, StateMark } from './StateMark';
+import { usePlan } from './useBench';
 import type { PieceView } from './usePiece';
-import { useProgress } from './useBench';
-import { damageLabel } from '@/core/job';
 
-/** A line that leads somewhere. */
-export function LinkRow({
-  href,
-  title,
-  detail,
-  mark,
-  value,
-  state,
-}: {
-  href: string;
-  title: string;
-  detail?: string;
-  mark?: React.ReactNode;
-  value?: string;
-  /** Said by readers that speak, where the drawing shows it by a mark. */
-  state?: string;
-}) {
-  const theme = useTheme();
-  return (
-    <Link
-      href={href as Href}
-      aria-label={[title, detail, state].filter(Boolean).join('. ')}
-      style={[styles.row, { borderColor: theme.line }]}
-    >
-      <View style={styles.inner}>
-        {mark}
-        <View style={styles.text}>
-          <Text kind="strong">{title}</Text>
-          {detail ? <Text kind="quiet">{detail}</Text> : null}
-        </View>
-        {value ? <Text kind="number">{value}</Text> : null}
-        <Text kind="quiet">›</Text>
-      </View>
-    </Link>
-  );
-}
-
-/** Done is a filled disc, now a lit one with a ring, waiting an open circle. */
-function StateMark({ state }: { state: TrailStep['state'] }) {
-  const theme = useTheme();
-  const colour = state === 'done' ? theme.verdigris : state === 'now' ? theme.lampEdge : theme.control;
-  return (
-    <View style={[styles.ring, state === 'now' && { backgroundColor: theme.lampFill }]}>
-      <View
-        style={[
-          styles.disc,
-          { borderColor: colour, backgroundColor: state === 'waits' ? 'transparent' : colour },
-        ]}
-      />
-    </View>
-  );
-}
+/** Said while the worker makes the plan. */
+export const COUNTING = 'The steps are being counted.';
 
 export function TrailSteps({ steps }: { steps: readonly TrailStep[] }) {
-  const words = { done: 'done', now: 'ready now', waits: 'waits' };
   return (
     <View>
       {steps.map((s) => (
@@ -70,7 +20,7 @@ export function TrailSteps({ steps }: { steps: readonly TrailStep[] }) {
           href={s.href}
           title={s.title}
           detail={s.detail}
-          state={words[s.state]}
+          state={STATE_WORDS[s.state]}
           mark={<StateMark state={s.state} />}
         />
       ))}
@@ -81,9 +31,8 @@ export function TrailSteps({ steps }: { steps: readonly TrailStep[] }) {
 /** The left column on a wide screen: the piece, its steps, its damages. */
 export function TrailList({ view }: { view: PieceView }) {
   const { piece } = view;
-  const progress = useProgress()(view.piece?.id ?? '');
+  const { plan } = usePlan(view.piece?.id);
   if (!piece) return null;
-  const { steps } = trailOf({ ...view, piece }, progress);
   return (
     <View style={styles.list}>
       <Link href={`/piece/${piece.id}`} style={styles.head} aria-label={`${piece.body.name}, overview`}>
@@ -92,7 +41,7 @@ export function TrailList({ view }: { view: PieceView }) {
           <Text kind="subheading">{piece.body.name}</Text>
         </View>
       </Link>
-      <TrailSteps steps={steps} />
+      {plan ? <TrailSteps steps={plan.trail.steps} /> : <Text kind="quiet">{COUNTING}</Text>}
       <View style={styles.damages}>
         <Text kind="label">Damages</Text>
         {view.damages.map((d) => (
@@ -104,11 +53,6 @@ export function TrailList({ view }: { view: PieceView }) {
 }
 
 const styles = StyleSheet.create({
-  row: { borderBottomWidth: 1, borderStyle: 'solid', minHeight: 52, display: 'flex' },
-  inner: { flexDirection: 'row', alignItems: 'center', gap: space(3), flex: 1, paddingVertical: space(2) },
-  text: { flex: 1 },
-  ring: { width: 24, height: 24, borderRadius: 12, alignItems: 'center', justifyContent: 'center' },
-  disc: { width: 12, height: 12, borderRadius: 6, borderWidth: 2 },
   list: { padding: space(4), gap: space(3) },
   head: { minHeight: 44 },
   damages: { paddingTop: space(3) },

@@ -1,8 +1,8 @@
 import { createContext, useContext, useState, type ReactNode } from 'react';
 import type { Stored } from '@/records';
 import { LengthField } from '@/ui';
-import { lengthBetween } from './lengthCheck';
-import { useChange } from './useAct';
+import { lengthBetween } from '@/core/units';
+import { useChange } from './useChange';
 import { useUnits } from './useUnits';
 
 type Figure = number | string;

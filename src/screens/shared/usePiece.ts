@@ -1,4 +1,3 @@
-import { useMemo } from 'react';
 import { methodById, type MethodFamily, type MethodId } from '@/core/catalogue';
 import {
   useList,
@@ -11,8 +10,7 @@ import {
   type Stored,
 } from '@/records';
 import type { Chain } from '@/core/method';
-import { glueChoice, keptGlue } from './worksheets';
-import { chainFor, linksOfChain, treatedAs } from '@/core/job';
+import { glueChoice, keptGlue, linksOfChain, repairOf, type Repair } from '@/core/job';
 
 export type PieceView = {
   piece?: Stored<'piece'>;
@@ -44,41 +42,6 @@ export function usePieceView(id: string | undefined): PieceView {
   };
 }
 
-/** Any piece with everything that hangs on it, for lists: the records are sorted by piece once. */
-export function usePieceViews(): (piece: Stored<'piece'>) => PieceView & { piece: Stored<'piece'> } {
-  const faces = useList('face');
-  const damages = useList('damage');
-  const log = useList('log');
-  const { shop } = useShop();
-  const byPiece = useMemo(
-    () => ({
-      faces: grouped(faces.records),
-      damages: grouped(damages.records),
-      log: grouped(log.records),
-    }),
-    [faces.records, damages.records, log.records],
-  );
-  const loading = faces.loading || damages.loading || log.loading;
-  return (piece) => ({
-    piece,
-    faces: byPiece.faces.get(piece.id) ?? [],
-    damages: byPiece.damages.get(piece.id) ?? [],
-    log: byPiece.log.get(piece.id) ?? [],
-    shop,
-    loading,
-  });
-}
-
-function grouped<R extends { body: { pieceId: string } }>(records: readonly R[]): ReadonlyMap<string, R[]> {
-  const groups = new Map<string, R[]>();
-  for (const r of records) {
-    const group = groups.get(r.body.pieceId);
-    if (group) group.push(r);
-    else groups.set(r.body.pieceId, [r]);
-  }
-  return groups;
-}
-
 export type FaceView = PieceView & { face?: Stored<'face'>; onFace: Stored<'damage'>[] };
 
 export function useFaceView(id: string | undefined): FaceView {
@@ -97,6 +60,8 @@ export type DamageView = PieceView & {
   face?: Stored<'face'>;
   /** All damages of the same face, this one too. */
   onFace: Stored<'damage'>[];
+  /** What is decided for it. */
+  repair?: Repair;
   /** The piece as it is treated on this face. */
   treated?: Piece;
   /** The chain of the method chosen, or else of the one recommended. */
@@ -125,16 +90,8 @@ export function useDamageView(
   const face = view.faces.find((f) => f.id === damage?.body.faceId);
   const onFace = face ? view.damages.filter((d) => d.body.faceId === face.id) : damage ? [damage] : [];
   const { piece, shop } = view;
-  const chain =
-    damage && piece
-      ? chainFor(
-          piece.body,
-          face?.body,
-          damage.body,
-          onFace.map((d) => d.body),
-          shop,
-        )
-      : undefined;
+  const repair = damage && piece ? repairOf(piece, view.faces, view.damages, damage, shop) : undefined;
+  const chain = repair?.chain;
   const links = chain ? linksOfChain(chain) : [];
   const worked = (m: MethodId): boolean =>
     families.includes(methodById(m).family) && methodById(m).steps.some((s) => s.glued);
@@ -149,7 +106,7 @@ export function useDamageView(
     ...(damage ? { damage } : {}),
     ...(face ? { face } : {}),
     onFace,
-    ...(piece ? { treated: treatedAs(piece.body, face?.body) } : {}),
+    ...(repair ? { repair, treated: repair.treated } : {}),
     ...(chain ? { chain } : {}),
     ...(method ? { method } : {}),
     glue: damage && method && main ? glueChoice(damage.body, method, main) : {},

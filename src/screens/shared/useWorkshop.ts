@@ -1,19 +1,9 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import useSWR from 'swr';
-import { blendPlan, type BlendPlan, type Tones, type TopFinish } from '@/core/colour';
-import { bringsWood } from '@/core/catalogue';
-import {
-  browserStore,
-  useList,
-  usePicture,
-  useShop,
-  type AnyStored,
-  type Piece,
-  type Stored,
-} from '@/records';
-import { rectifyFace, swatchTones, tonesAroundDamage, type FaceView } from '@/worker';
-import { chainFor, isUnderPaint, linksOfChain, surroundingsOf, treatedAs, type Board } from '@/core/job';
-import { viewOf } from './drawingPlaces';
+import type { Tones } from '@/core/colour';
+import { surroundingsOf, viewOf, type Board, type FaceView } from '@/core/job';
+import { useList, usePicture, type Stored } from '@/records';
+import { rectifyFace, swatchTones, tonesAroundDamage } from '@/worker';
 
 /** A picture as something an image can show; let go of when it is no longer shown. */
 export function usePictureUrl(id: string | undefined): string | undefined {
@@ -38,23 +28,19 @@ function keepDrawn(key: string, url: string): void {
 
 /** The face redrawn to scale in the worker, again whenever its picture or its scale changes. */
 export function useBoardPicture(board: Board | undefined, pictureId: string | undefined): BoardPicture {
-  const { picture } = usePicture(pictureId);
   const [job, setJob] = useState<{ key: string; url?: string; fraction?: number; problem?: string }>();
   const stop = useRef<AbortController>(undefined);
   // The view as text is the key: the board itself is a new object at every render.
-  const key = board && pictureId ? JSON.stringify({ pictureId, view: viewOf(board, '') }) : undefined;
+  const key = board && pictureId ? JSON.stringify(viewOf(board, pictureId)) : undefined;
   useEffect(() => {
-    if (!picture || !key || drawn.has(key)) return;
-    const { view }: { view: FaceView } = JSON.parse(key);
+    if (!key || drawn.has(key)) return;
+    const view: FaceView = JSON.parse(key);
     const controller = new AbortController();
     stop.current = controller;
-    rectifyFace(
-      { ...view, jpeg: picture.jpeg },
-      {
-        signal: controller.signal,
-        onProgress: (fraction) => setJob((j) => (controller.signal.aborted ? j : { key, fraction })),
-      },
-    ).then(
+    rectifyFace(view, {
+      signal: controller.signal,
+      onProgress: (fraction) => setJob((j) => (controller.signal.aborted ? j : { key, fraction })),
+    }).then(
       (blob) => {
         const url = URL.createObjectURL(blob);
         keepDrawn(key, url);
@@ -66,7 +52,7 @@ export function useBoardPicture(board: Board | undefined, pictureId: string | un
       },
     );
     return () => controller.abort();
-  }, [key, picture]);
+  }, [key]);
   const cancel = useCallback(() => stop.current?.abort(), []);
   const url = key === undefined ? undefined : drawn.get(key);
   const current = job?.key === key ? job : undefined;
@@ -80,9 +66,6 @@ export function useBoardPicture(board: Board | undefined, pictureId: string | un
   };
 }
 
-export const jpegOf = async (id: string | undefined): Promise<string | undefined> =>
-  id ? (await browserStore.get('picture', id))?.body.jpeg : undefined;
-
 /** Tones of the stock's veneers, read from their photos in the worker. */
 export function useStockTones(): { tones: ReadonlyMap<string, Tones>; photos: string; loading: boolean } {
   const { records } = useList('veneer');
@@ -90,12 +73,12 @@ export function useStockTones(): { tones: ReadonlyMap<string, Tones>; photos: st
   const key = withPicture.map((v) => `${v.id}.${v.body.pictureId ?? ''}`).join(' ');
   const { data, isLoading } = useSWR(key ? ['stock-tones', key] : null, async () => {
     const entries = await Promise.all(
-      withPicture.map(async (v): Promise<[string, Tones][]> => {
-        const jpeg = await jpegOf(v.body.pictureId);
-        return jpeg ? [[v.id, await swatchTones(jpeg)]] : [];
-      }),
+      withPicture.map(async (v): Promise<[string, Tones]> => [
+        v.id,
+        await swatchTones(v.body.pictureId ?? ''),
+      ]),
     );
-    return new Map(entries.flat());
+    return new Map(entries);
   });
   return { tones: data ?? new Map<string, Tones>(), photos: key, loading: isLoading };
 }
@@ -116,11 +99,11 @@ async function readOldTones(
   face: Stored<'face'>,
   onFace: readonly Stored<'damage'>[],
 ): Promise<Tones | undefined> {
-  const jpeg = await jpegOf(face.body.picture?.id);
+  const pictureId = face.body.picture?.id;
   const around = surroundings(damage, face, onFace);
-  if (!jpeg || !around.ok) return undefined;
+  if (!pictureId || !around.ok) return undefined;
   const { board, outline, others } = around.value;
-  return tonesAroundDamage(viewOf(board, jpeg), outline, others, board.plane.outline);
+  return tonesAroundDamage(viewOf(board, pictureId), outline, others, board.plane.outline);
 }
 
 /** Colour of the sound wood around a damage. */
@@ -142,55 +125,4 @@ export function useOldTones(
     loading: isLoading,
     ...(error ? { problem: error.message } : {}),
   };
-}
-
-export const topFinishOf = (piece: Piece): TopFinish =>
-  piece.goal === 'keep' || piece.goal === 'paint' ? 'shellac' : piece.goal;
-
-/** Every record with its revision: another text whenever one of them has changed. */
-const revisions = (records: readonly AnyStored[]): string =>
-  records.map((r) => `${r.id}.${r.revision}`).join(' ');
-
-const NO_BLENDS: ReadonlyMap<string, BlendPlan> = new Map();
-
-/** Blend plans of all damages that get new wood under a clear finish, for the bench. */
-export function useBlends(): { blends: ReadonlyMap<string, BlendPlan>; loading: boolean } {
-  const pieces = useList('piece');
-  const faces = useList('face');
-  const damages = useList('damage');
-  const stock = useStockTones();
-  const { shop, loading: shopLoading } = useShop();
-  const loadingRecords = pieces.loading || faces.loading || damages.loading || stock.loading || shopLoading;
-  const key = loadingRecords
-    ? null
-    : [
-        'blends',
-        revisions([...pieces.records, ...faces.records, ...damages.records]),
-        JSON.stringify(shop),
-        stock.photos,
-      ];
-  const { data, isLoading } = useSWR(key, async () => {
-    const plans = new Map<string, BlendPlan>();
-    for (const damage of damages.records) {
-      const piece = pieces.records.find((p) => p.id === damage.body.pieceId);
-      const face = faces.records.find((f) => f.id === damage.body.faceId);
-      const bare = stock.tones.get(damage.body.patch.veneerId ?? '');
-      if (!piece || !face || !bare) continue;
-      const treated = treatedAs(piece.body, face.body);
-      if (isUnderPaint(treated)) continue;
-      const onFace = damages.records.filter((d) => d.body.faceId === face.id);
-      const chain = chainFor(
-        piece.body,
-        face.body,
-        damage.body,
-        onFace.map((d) => d.body),
-        shop,
-      );
-      if (!chain || !linksOfChain(chain).some(bringsWood)) continue;
-      const old = await readOldTones(damage, face, onFace).catch(() => undefined);
-      if (old) plans.set(damage.id, blendPlan(old, bare, topFinishOf(treated)));
-    }
-    return plans;
-  });
-  return { blends: data ?? NO_BLENDS, loading: loadingRecords || isLoading };
 }

@@ -4,7 +4,7 @@ import { CLAMPS, COMMON_PACE, type ClampId, type ClampKind } from '@/core/press'
 import { describeSource } from '@/core/sources';
 import type { Shop } from '@/records';
 import { Button, CheckChips, Chips, Figure, Fold, LengthField, Section, Stepper, Text } from '@/ui';
-import { lengthBetween } from '../shared/lengthCheck';
+import { lengthBetween } from '@/core/units';
 import { useUnits } from '../shared/useUnits';
 import { clampOf } from '@/core/job';
 

@@ -4,7 +4,6 @@ import { CAMI_GRITS, GRITS } from '@/core/sanding';
 import { describeSource } from '@/core/sources';
 import { fromCelsius, toCelsius } from '@/core/units';
 import { equilibriumMoisture, SPECIES } from '@/core/wood';
-import { useClimate } from '@/instruments';
 import {
   assertFileSize,
   browserStore,
@@ -34,7 +33,7 @@ import {
   useSay,
 } from '@/ui';
 import { Page, Pane } from '../shared/Page';
-import { download } from '../shared/print';
+import { download, useClimate } from '@/instruments';
 import { useAct } from '../shared/useAct';
 import { GluesFold } from './GluesFold';
 import { MaterialsSection } from './MaterialsSection';

@@ -1,118 +1,112 @@
-import { router, useLocalSearchParams } from 'expo-router';
-import { adhesiveById, glueTimes, wantedPressure, type AdhesiveId } from '@/core/adhesive';
-import { bedOf, COMMON_BOARD_MM } from '@/core/stack';
-import { boundingBox, rotate, sides } from '@/core/geometry';
-import { Button, Chips, Notice } from '@/ui';
+import { router, useLocalSearchParams, type Href } from 'expo-router';
+import { glueTimes, wantedPressure } from '@/core/adhesive';
+import { methodById } from '@/core/catalogue';
+import { attempt } from '@/core/check';
+import {
+  clampOf,
+  damageLabel,
+  gluing,
+  HELD_BY,
+  hammerGlue,
+  heldStart,
+  heldWith,
+  heldWords,
+  pressPlan,
+  surfaceRisk,
+  waysOf,
+  worksheetPage,
+} from '@/core/job';
 import { cautionsOf } from '@/core/safety';
+import type { HeldBy } from '@/records';
+import { Button, Chips, Notice } from '@/ui';
 import { Cautions } from '../shared/Cautions';
+import { KeepFigures } from '../shared/kept';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
-import { KeepFigures } from '../shared/kept';
-import { useChange } from '../shared/useAct';
+import { useChange } from '../shared/useChange';
 import { useDamageView } from '../shared/usePiece';
 import { CaseSide, CuppedBoard, Hammer } from './boards';
 import { EdgeVeneer, HalfRound, RoundTop } from './rims';
-import { clampOf, damageLabel, gluing, pressPlan, surfaceRisk, surveyed, waysOf } from '@/core/job';
-import { attempt } from '@/core/check';
 
-const CASES = {
-  edge: 'Veneer on an edge, or a narrow strip',
-  half: 'Half-round top',
-  round: 'Round top',
-  cup: 'Cupped board',
-  case: 'Side of a case that stays together',
-  hammer: 'Hammer veneering',
-} as const;
-type Case = keyof typeof CASES;
-const CASE_IDS = Object.keys(CASES) as Case[];
-
-const HOT_HIDE: readonly AdhesiveId[] = ['hotHideSlow', 'hotHide', 'hotHideFast'];
+const WAYS = Object.keys(HELD_BY) as HeldBy[];
 
 /** Pressing where a flat platen and straight cauls do not do: figures for each awkward shape. */
 export function SpecialScreen() {
   const change = useChange();
-  const { id } = useLocalSearchParams<{ id: string }>();
-  const view = useDamageView(id);
-  const { damage, face, piece, method, treated, shop } = view;
-  if (!damage || !piece || !treated || !method || !face)
+  const { id, link } = useLocalSearchParams<{ id: string; link?: string }>();
+  const view = useDamageView(id, link);
+  const { damage, piece, method, treated, shop, repair } = view;
+  if (!damage || !piece || !treated || !method || !repair)
     return <Missing what="This damage" loading={view.loading} />;
-  const survey = surveyed(damage.body, face.body);
-  const shape = face.body.shape?.kind;
-  const start: Case = shape === 'halfRound' ? 'half' : shape === 'round' ? 'round' : 'edge';
+  const start = heldStart(repair);
   const kept = damage.body.figures?.['awkward.shape'];
-  const which = CASE_IDS.find((c) => c === kept) ?? start;
+  const which = WAYS.find((c) => c === kept) ?? start.by;
   const { adhesive: glue } = gluing(treated, method, view.glue.adhesive, shop);
-  const glueId = glue.id;
-  const boardMm = face.body.boardMm ?? COMMON_BOARD_MM.value;
-  const bed = bedOf(face.body.species, boardMm);
   const targetKPa = view.glue.targetKPa ?? wantedPressure(glue, waysOf(treated).glueAndForce).value;
+  const { survey } = repair;
   const press = survey.ok ? pressPlan(treated, method, damage.body, survey.value, shop) : undefined;
-  const outline = survey.ok ? survey.value.outline : [];
-  const faceOutline = survey.ok ? survey.value.board.plane.outline : [];
-  const box = survey.ok ? boundingBox(faceOutline) : { left: 0, right: 600, top: 0, bottom: 400 };
-  const sizes = { widthMm: box.right - box.left, heightMm: box.bottom - box.top };
-  const longestMm = Math.max(0, ...sides(faceOutline).map(([a, b]) => Math.hypot(a[0] - b[0], a[1] - b[1])));
-  const grain = survey.ok
-    ? boundingBox(outline.map((p) => rotate(p, -survey.value.grainDeg)))
-    : { left: 0, right: 300, top: 0, bottom: 200 };
-  const hideId = HOT_HIDE.find((h) => h === glueId) ?? 'hotHide';
-  const hide = adhesiveById(hideId, shop.glues?.[hideId]);
+  const flat = press?.ok ? press.value : undefined;
+  const hide = hammerGlue(glue.id, shop);
   const gel = attempt(() => glueTimes(hide, shop.temperatureC));
+  const held = heldWith(which, repair, method, view.glue, shop, flat);
+  const chosen = view.glue.held === which;
+  const sheet = worksheetPage(damage.id, method, view.chain?.method ?? method) as Href;
+  const hold = (by: HeldBy | undefined): void => change(damage, view.keepGlue({ ...view.glue, held: by }));
   return (
     <Page
       title="Awkward shapes"
       eyebrow={`${piece.body.name} · ${damageLabel(damage.body)}`}
-      back={{ href: `/damage/${damage.id}/press`, label: 'Glue and press' }}
+      back={{ href: sheet, label: methodById(method).label }}
       list={<TrailList view={view} />}
     >
-      <Chips<Case>
+      <Chips<HeldBy>
         label="What is pressed"
         help="Where a flat platen and straight bars do not do."
-        options={CASE_IDS.map((value) => ({ value, label: CASES[value] }))}
+        options={WAYS.map((value) => ({ value, label: HELD_BY[value] }))}
         value={which}
         onChange={(shape) => change(damage, { figures: { ...damage.body.figures, 'awkward.shape': shape } })}
       />
       <KeepFigures damage={damage}>
         {which === 'edge' ? (
           <EdgeVeneer
-            radiusMm={Math.round(Math.max(sizes.widthMm, sizes.heightMm) / 2)}
-            boardMm={boardMm}
-            lengthMm={Math.round(longestMm) || 600}
-            bed={bed}
+            radiusMm={start.radiusMm}
+            boardMm={start.boardMm}
+            lengthMm={start.edgeMm}
+            bed={start.bed}
             targetKPa={targetKPa}
             clamp={clampOf('edge', shop)}
           />
         ) : null}
-        {which === 'half' ? <HalfRound radiusMm={Math.round(sizes.widthMm / 2)} /> : null}
+        {which === 'half' ? <HalfRound radiusMm={start.halfRadiusMm} /> : null}
         {which === 'round' ? (
           <RoundTop
-            radiusMm={Math.round(Math.max(sizes.widthMm, sizes.heightMm) / 2)}
-            boardMm={boardMm}
+            radiusMm={start.radiusMm}
+            boardMm={start.boardMm}
             targetKPa={targetKPa}
             band={clampOf('band', shop)}
           />
         ) : null}
         {which === 'cup' ? (
           <CuppedBoard
-            lengthMm={Math.round(Math.max(sizes.widthMm, sizes.heightMm))}
-            widthMm={Math.round(Math.min(sizes.widthMm, sizes.heightMm))}
-            boardMm={boardMm}
-            acrossMPa={bed.acrossMPa}
+            lengthMm={start.longMm}
+            widthMm={start.wideMm}
+            boardMm={start.boardMm}
+            acrossMPa={start.bed.acrossMPa}
           />
         ) : null}
         {which === 'case' ? (
           <CaseSide
             platenMm={view.glue.platenMm ?? shop.platenMm}
             clampN={clampOf('fStyle', shop).forceN.value}
-            props={press?.ok ? press.value.layout.clamps.length : 1}
+            props={flat?.layout.clamps.length ?? 1}
           />
         ) : null}
         {which === 'hammer' ? (
           gel.ok ? (
             <Hammer
-              alongMm={Math.max(20, Math.round(grain.right - grain.left))}
-              acrossMm={Math.max(20, Math.round(grain.bottom - grain.top))}
+              alongMm={start.alongMm}
+              acrossMm={start.acrossMm}
               gelMin={gel.value.openMin}
               glue={hide}
             />
@@ -124,9 +118,26 @@ export function SpecialScreen() {
         ) : null}
       </KeepFigures>
       <Cautions
-        ids={cautionsOf([method], surfaceRisk(piece.body, face.body), which === 'hammer' ? hideId : glueId)}
+        ids={cautionsOf(
+          [method],
+          surfaceRisk(piece.body, view.face?.body),
+          which === 'hammer' ? hide.id : glue.id,
+        )}
       />
-      <Button label="Back to glue and press" onPress={() => router.push(`/damage/${damage.id}/press`)} />
+      {held.ok ? (
+        <Notice kind="rest" title={chosen ? 'It is held this way' : 'Held this way it takes'}>
+          {heldWords(held.value)}
+        </Notice>
+      ) : null}
+      {chosen ? (
+        <Button label="Hold it with the press plan’s clamps instead" onPress={() => hold(undefined)} />
+      ) : held.ok ? (
+        <Button label="Hold it this way" kind="main" onPress={() => hold(which)} />
+      ) : null}
+      <Button
+        label={`Back to ${methodById(method).label.toLowerCase()}`}
+        onPress={() => router.push(sheet)}
+      />
     </Page>
   );
 }

@@ -7,7 +7,7 @@ import { Button, FilePick, LitCard, Progress, Section, Text } from '@/ui';
 import { storePicture } from '@/worker';
 import { Page, Pane, useWide } from '../shared/Page';
 import { PhotoSwatch } from '../shared/Swatch';
-import { LinkRow } from '../shared/Trail';
+import { LinkRow } from '../shared/LinkRow';
 import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
 

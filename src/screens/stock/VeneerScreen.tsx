@@ -9,9 +9,10 @@ import { Cautions } from '../shared/Cautions';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { PhotoSwatch, Tone } from '../shared/Swatch';
-import { LinkRow } from '../shared/Trail';
+import { LinkRow } from '../shared/LinkRow';
 import { WoodChips } from '../shared/WoodChips';
-import { useAct, useChange } from '../shared/useAct';
+import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/useChange';
 import { useUnits } from '../shared/useUnits';
 import { useStockTones } from '../shared/useWorkshop';
 

@@ -25,8 +25,10 @@ import { AirFields, COMMON_HOME } from '../shared/air';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { Photos } from '../shared/Photos';
-import { LinkRow, TrailList } from '../shared/Trail';
-import { useAct, useChange } from '../shared/useAct';
+import { LinkRow } from '../shared/LinkRow';
+import { TrailList } from '../shared/Trail';
+import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/useChange';
 import { usePieceView } from '../shared/usePiece';
 import { surfaceRisk } from '@/core/job';
 

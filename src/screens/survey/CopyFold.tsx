@@ -8,7 +8,7 @@ import { Button, Chips, Fold, Stepper, Text } from '@/ui';
 import { inPicture } from '../shared/FaceBoard';
 import { useAct } from '../shared/useAct';
 import type { DamageView } from '../shared/usePiece';
-import { shifted, stored } from './markEditing';
+import { shifted, storedMark } from '@/core/job';
 import { boardOf, type Board } from '@/core/job';
 
 /** A copy is laid beside the damage so that both can be seen. mm. */
@@ -42,7 +42,7 @@ export function CopyFold({
       const record = await createRecord('damage', {
         ...rest,
         glue: chosen,
-        ...stored(mapMark(made, (p) => inPicture(to, p))),
+        ...storedMark(mapMark(made, (p) => inPicture(to, p))),
         faceId: toFace,
         number,
         methodReason: '',

@@ -19,11 +19,11 @@ import { FaceBoard, inPicture, onFaceMm, useDraft } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
-import { useChange } from '../shared/useAct';
+import { useChange } from '../shared/useChange';
 import { useFaceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { boardOf, type Board } from '@/core/job';
-import { contentOf, strokeAt } from '../shared/drawingPlaces';
+import { contentOf, strokeAt } from '@/core/job';
 
 /** A line through the middle of the face at an angle, as places in the picture. */
 function arrowAt(board: Board, degrees: number): Point[] {

@@ -20,11 +20,12 @@ import { KindPicker } from '../shared/KindPicker';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
-import { useAct, useChange } from '../shared/useAct';
+import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/useChange';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { CopyFold } from './CopyFold';
-import { remarked, shifted, stored, tapped, TOOLS } from './markEditing';
+import { remarked, shifted, storedMark, tapped, MARK_TOOLS } from '@/core/job';
 import { PointFields, SizeFields } from './MarkFields';
 import { boardOf, damageLabel, isMarked, markMm, markOf, outlineMm, surveyed, type Board } from '@/core/job';
 
@@ -48,7 +49,7 @@ export function MarkScreen() {
   const [picked, setPicked] = useState<MarkTool>();
   const { damage, face, piece } = view;
   const savedMark: Mark = damage ? markOf(damage.body) : { tool: 'area', outline: [] };
-  const write = (mark: Mark): void => change(damage, stored(mark));
+  const write = (mark: Mark): void => change(damage, storedMark(mark));
   const put = (mark: Mark): void => {
     setPast((p) => [...p.slice(1 - MOST_UNDO), savedMark]);
     setFuture([]);
@@ -56,7 +57,7 @@ export function MarkScreen() {
   };
   const draft = useDraft<Mark>(savedMark, put);
   if (!damage || !piece) return <Missing what="This damage" loading={view.loading} />;
-  const body: Damage = { ...damage.body, ...stored(draft.value) };
+  const body: Damage = { ...damage.body, ...storedMark(draft.value) };
   const placed = isMarked(body);
   const tool = placed ? draft.value.tool : (picked ?? kindInfo(body.kind).tool);
   const result = face ? boardOf(face.body) : undefined;
@@ -138,7 +139,7 @@ export function MarkScreen() {
           {...(survey.ok ? { focus: { outline: survey.value.outline, marginMm: ROOM_MM } } : {})}
           damages={view.onFace.map((d) => (d.id === damage.id ? { ...d, body } : d))}
           current={damage.id}
-          label={`Face to scale. ${TOOLS[tool].hint}`}
+          label={`Face to scale. ${MARK_TOOLS[tool].hint}`}
           phoneHeight={380}
           handles={handles}
           onTap={tap}
@@ -178,7 +179,7 @@ export function MarkScreen() {
           </Notice>
         )
       ) : (
-        <Text kind="strong">{TOOLS[tool].hint}</Text>
+        <Text kind="strong">{MARK_TOOLS[tool].hint}</Text>
       )}
       <SizeFields mark={draft.value} onChange={put} />
       <View style={styles.row}>
@@ -215,8 +216,14 @@ export function MarkScreen() {
       ) : null}
       {picker}
       <Fold title="How it is marked">
-        <Chips<MarkTool> label="Marked as" bare options={optionsOf(TOOLS)} value={tool} onChange={retool} />
-        <Text kind="quiet">{TOOLS[tool].hint}</Text>
+        <Chips<MarkTool>
+          label="Marked as"
+          bare
+          options={optionsOf(MARK_TOOLS)}
+          value={tool}
+          onChange={retool}
+        />
+        <Text kind="quiet">{MARK_TOOLS[tool].hint}</Text>
       </Fold>
       <Fold title="Points as numbers">
         <PointFields

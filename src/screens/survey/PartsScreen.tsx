@@ -6,7 +6,7 @@ import { Button, Chips, Figure, Fold, LengthField, LitCard, optionsOf, Stepper, 
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
-import { useChange } from '../shared/useAct';
+import { useChange } from '../shared/useChange';
 import { useLatest } from '../shared/useLatest';
 import { usePieceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';

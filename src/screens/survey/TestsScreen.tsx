@@ -12,7 +12,8 @@ import { Button, Chips, Figure, LitCard, Notice, Section, Text, TextField, useTh
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
-import { useAct, useChange } from '../shared/useAct';
+import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/useChange';
 import { useFaceView } from '../shared/usePiece';
 
 /** Finding out what finish is on a face, what a wipe shows, how thick the veneer is and how dry the wood. */

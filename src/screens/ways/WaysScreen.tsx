@@ -8,7 +8,7 @@ import { Chips, Fold, Text, useTheme } from '@/ui';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
-import { useChange } from '../shared/useAct';
+import { useChange } from '../shared/useChange';
 import { usePieceView } from '../shared/usePiece';
 import { chainFor, linksOfChain, waysOf } from '@/core/job';
 

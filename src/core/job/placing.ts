@@ -1,11 +1,13 @@
-import type { Point } from '@/core/geometry';
-import { caulUnder, type PlacedLayout } from '@/core/press';
-import type { GlueChoice } from '@/records';
-import type { Handle } from '@/ui';
+import type { Point } from '../geometry';
+import { caulUnder, type PlacedLayout } from '../press';
+import type { GlueChoice } from './types';
+
+/** A place that a finger drags; `whole`: it carries a thing with it rather than an end of it. */
+export type PlacingHandle = { id: string; label: string; x: number; y: number; whole?: boolean };
 
 /** Handles of what is placed: each clamp, each end of a caul, and a cross that moves a caul with the clamps on it. */
-export const placingHandles = ({ cauls, clamps }: PlacedLayout): Handle[] => [
-  ...cauls.flatMap(({ from, to }, i): Handle[] => [
+export const placingHandles = ({ cauls, clamps }: PlacedLayout): PlacingHandle[] => [
+  ...cauls.flatMap(({ from, to }, i): PlacingHandle[] => [
     { id: `from ${i}`, label: `Left end of caul ${i + 1}`, x: from[0], y: from[1] },
     { id: `to ${i}`, label: `Right end of caul ${i + 1}`, x: to[0], y: to[1] },
     {
@@ -16,7 +18,7 @@ export const placingHandles = ({ cauls, clamps }: PlacedLayout): Handle[] => [
       whole: true,
     },
   ]),
-  ...clamps.map(({ at: [x, y] }, i): Handle => ({ id: `clamp ${i}`, label: `Clamp ${i + 1}`, x, y })),
+  ...clamps.map(({ at: [x, y] }, i): PlacingHandle => ({ id: `clamp ${i}`, label: `Clamp ${i + 1}`, x, y })),
 ];
 
 const whole = ([x, y]: readonly [number, number]): Point => [Math.round(x), Math.round(y)];

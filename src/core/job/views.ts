@@ -1,16 +1,24 @@
-import { boundingBox, compose, rotate, type Point, type Polygon } from '@/core/geometry';
-import type { Board } from '@/core/job';
-import type { FaceView } from '@/worker';
+import { boundingBox, compose, rotate, type Homography, type Point, type Polygon } from '../geometry';
+import type { Board } from './survey';
+
+/** A face to be redrawn to scale: its picture, the map from the result's pixels to the picture's, and the result's size. */
+export type FaceView = {
+  pictureId: string;
+  toSource: Homography;
+  widthPx: number;
+  heightPx: number;
+  mmPerPixel: number;
+};
 
 const LONGEST_VIEW_PX = 1400;
 /** No photo of a face shows more than this. */
 const FINEST_MM = 0.25;
 
-/** What the worker needs to redraw a face to scale. */
-export function viewOf({ plane }: Board, jpeg: string): FaceView {
-  const mmPerPixel = Math.max(plane.widthMm, plane.heightMm) / LONGEST_VIEW_PX;
+/** What is needed to redraw a face to scale. @param longestPx of its longer side */
+export function viewOf({ plane }: Board, pictureId: string, longestPx = LONGEST_VIEW_PX): FaceView {
+  const mmPerPixel = Math.max(plane.widthMm, plane.heightMm) / longestPx;
   return {
-    jpeg,
+    pictureId,
     toSource: compose(plane.faceToPicture, [mmPerPixel, 0, 0, 0, mmPerPixel, 0, 0, 0, 1]),
     widthPx: Math.max(1, Math.round(plane.widthMm / mmPerPixel)),
     heightPx: Math.max(1, Math.round(plane.heightMm / mmPerPixel)),
@@ -21,14 +29,14 @@ export function viewOf({ plane }: Board, jpeg: string): FaceView {
 /** A part of the face alone, as close as that fits the same number of points; its origin is the part's upper left corner. */
 export function closeViewOf(
   { plane }: Board,
-  jpeg: string,
+  pictureId: string,
   part: Polygon,
 ): { view: FaceView; origin: Point } {
   const { left, right, top, bottom } = boundingBox(part);
   const mmPerPixel = Math.max(FINEST_MM, Math.max(right - left, bottom - top) / LONGEST_VIEW_PX);
   return {
     view: {
-      jpeg,
+      pictureId,
       toSource: compose(plane.faceToPicture, [mmPerPixel, 0, left, 0, mmPerPixel, top, 0, 0, 1]),
       widthPx: Math.max(1, Math.round((right - left) / mmPerPixel)),
       heightPx: Math.max(1, Math.round((bottom - top) / mmPerPixel)),

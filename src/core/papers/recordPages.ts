@@ -1,15 +1,17 @@
-import { SCHOOLS, FINISH_GOALS } from '@/core/terms';
-import { setPages, type Block, type Page } from '@/core/print';
-import { formatMinutes } from '@/core/units';
-import type { Picture, Shop, Stored } from '@/records';
-import { damageLabel, measuredWords, repairWords } from '@/core/job';
+import { damageLabel, measuredWords, repairWords, type Damage, type Face, type LogEntry, type Named, type Piece, type Shop } from '../job'; // prettier-ignore
+import { setPages, type Block, type Page } from '../print';
+import { FINISH_GOALS, SCHOOLS } from '../terms';
+import { formatMinutes } from '../units';
+
+/** A stored photo: JPEG as base64. */
+export type PaperPicture = { jpeg: string; widthPx: number; heightPx: number };
 
 type Input = {
-  piece: Stored<'piece'>;
-  faces: readonly Stored<'face'>[];
-  damages: readonly Stored<'damage'>[];
-  log: readonly Stored<'log'>[];
-  pictures: ReadonlyMap<string, Picture>;
+  piece: Named<Piece>;
+  faces: readonly Named<Face>[];
+  damages: readonly Named<Damage>[];
+  log: readonly Named<LogEntry>[];
+  pictures: ReadonlyMap<string, PaperPicture>;
   shop: Shop;
   length: (mm: number) => string;
   area: (mm2: number) => string;
@@ -36,7 +38,7 @@ export function recordPages({ piece, faces, damages, log, pictures, shop, length
   for (const d of damages) {
     const face = faces.find((f) => f.id === d.body.faceId);
     const size = measuredWords(d, face, { length, area });
-    const repair = repairWords({ piece: piece.body, faces, damages, shop }, d.body);
+    const repair = repairWords({ piece, faces, damages, shop }, d);
     blocks.push({
       kind: 'row',
       left: `${damageLabel(d.body)}, ${face?.body.name ?? 'no face'}`,

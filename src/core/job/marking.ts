@@ -1,9 +1,9 @@
-import { MARK_DEFAULTS_MM, mapMark, type Mark, type MarkTool } from '@/core/damage';
-import { areaOf, boundingBox, centroidOf, distance, nearestOnSegment, sides, type Point, type Polygon } from '@/core/geometry'; // prettier-ignore
+import { MARK_DEFAULTS_MM, mapMark, type Mark, type MarkTool } from '../damage';
+import { areaOf, boundingBox, centroidOf, distance, nearestOnSegment, sides, type Point, type Polygon } from '../geometry'; // prettier-ignore
+import type { Damage } from './types';
 
-import type { Damage } from '@/records';
-
-export const TOOLS: Record<MarkTool, { label: string; hint: string }> = {
+/** How each kind of mark is set. */
+export const MARK_TOOLS: Record<MarkTool, { label: string; hint: string }> = {
   area: { label: 'Area', hint: 'Tap on the picture, round the damage, point by point.' },
   line: { label: 'Line with a width', hint: 'Tap along the crack from end to end, then give its width.' },
   circle: { label: 'Round hole', hint: 'Tap the middle of the hole, then give its diameter.' },
@@ -90,8 +90,9 @@ export function remarked(tool: MarkTool, outline: Polygon): Mark | undefined {
   }
 }
 
+/** A mark moved by so much along both axes. */
 export const shifted = (mark: Mark, [dx, dy]: Point): Mark => mapMark(mark, ([x, y]) => [x + dx, y + dy]);
 
 /** What a record holds for a mark: areas keep their outline, other marks their own shape. */
-export const stored = (mark: Mark): Pick<Damage, 'outline'> & { mark?: Damage['mark'] } =>
+export const storedMark = (mark: Mark): Pick<Damage, 'outline'> & { mark?: Damage['mark'] } =>
   mark.tool === 'area' ? { outline: mark.outline, mark: undefined } : { outline: [], mark };

@@ -1,13 +1,6 @@
-import { CONDITION_FORMULA } from '@/core/condition';
-import { kindInfo } from '@/core/damage';
-import { centroidOf, type Point } from '@/core/geometry';
-import { BUILDS, FINISHES_NOW, SCHOOLS } from '@/core/terms';
-import { setPages, type Block, type Mark, type Page, type Paper } from '@/core/print';
-import { summarise } from '@/core/readings';
-import { woodName } from '@/core/wood';
-import type { Stored } from '@/records';
-import { PHOTO_ROLES } from '../shared/photoRoles';
-import type { PieceView } from '../shared/usePiece';
+import { CONDITION_FORMULA } from '../condition';
+import { kindInfo } from '../damage';
+import { centroidOf, type Point } from '../geometry';
 import {
   boardOf,
   conditionFor,
@@ -16,8 +9,25 @@ import {
   measuredWords,
   repairWords,
   surveyed,
+  type Damage,
+  type Face,
+  type Named,
+  type Piece,
+  type Shop,
   type Units,
-} from '@/core/job';
+} from '../job';
+import { setPages, type Block, type Mark, type Page, type Paper } from '../print';
+import { summarise } from '../readings';
+import { BUILDS, FINISHES_NOW, PHOTO_ROLES, SCHOOLS } from '../terms';
+import { woodName } from '../wood';
+
+/** A piece with everything the report tells of. */
+export type Reported = {
+  piece: Named<Piece>;
+  faces: readonly Named<Face>[];
+  damages: readonly Named<Damage>[];
+  shop: Shop;
+};
 
 const badge = ([x, y]: Point, number: number): Mark[] => [
   {
@@ -30,8 +40,8 @@ const badge = ([x, y]: Point, number: number): Mark[] => [
 
 /** The face with its damages, numbered, in mm of the face; the photo under them where there is one. */
 export function mapMarks(
-  face: Stored<'face'>,
-  onFace: readonly Stored<'damage'>[],
+  face: Named<Face>,
+  onFace: readonly Named<Damage>[],
   photo: Uint8Array | undefined,
 ): { widthMm: number; heightMm: number; marks: Mark[] } | undefined {
   const board = boardOf(face.body);
@@ -60,7 +70,7 @@ export type ReportPictures = {
 
 /** The condition report of a piece for paper: score, map of every face, list with measurements and repairs. */
 export function reportPages(
-  view: PieceView & { piece: Stored<'piece'> },
+  view: Reported,
   pictures: ReportPictures,
   paper: Paper,
   units: Units,
@@ -150,11 +160,6 @@ export function reportPages(
   return setPages(blocks, paper, `Condition of ${piece.body.name}`);
 }
 
-function damageWords(
-  view: PieceView & { piece: Stored<'piece'> },
-  d: Stored<'damage'>,
-  face: Stored<'face'> | undefined,
-  units: Units,
-): string {
-  return `${measuredWords(d, face, units)}. ${repairWords({ ...view, piece: view.piece.body }, d.body)}`;
+function damageWords(view: Reported, d: Named<Damage>, face: Named<Face> | undefined, units: Units): string {
+  return `${measuredWords(d, face, units)}. ${repairWords(view, d)}`;
 }

@@ -1,13 +1,11 @@
-import type { Point } from '@/core/geometry';
-import { DEFAULT_SHOP, newDamage, newFace, newPiece } from '@/records/defaults';
-import type { Bodies, Kind, Stored } from '@/records/types';
+import type { Point } from '../geometry';
+import { DEFAULT_SHOP, newDamage, newFace, newPiece, type Damage, type Face, type Named } from '../job';
 import { mapMarks, reportPages } from './reportPages';
 
 const NOW = '2026-03-02T08:00:00';
 const WHOLE: Point[] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
-const record = <K extends Kind>(kind: K, id: string, body: Bodies[K]) =>
-  ({ kind, id, version: 2, revision: 1, savedAt: NOW, body }) as Stored<K>;
-const face = record('face', 'f', {
+const named = <B>(id: string, body: B): Named<B> => ({ id, body });
+const face = named<Face>('f', {
   ...newFace('p', 'Seat'),
   build: 'solid',
   veneerMm: 0,
@@ -19,20 +17,18 @@ const face = record('face', 'f', {
   moistureReadings: [0.08, 0.1],
   wipeNote: 'A pale patch at the rim.',
 }); // prettier-ignore
-const split = record('damage', 'd1', {
+const split = named<Damage>('d1', {
   ...newDamage('p', 'f', 1, 'endSplit'),
   mark: { tool: 'line', points: [[0.1, 0.5], [0.4, 0.5]], widthMm: 1 },
   method: 'leave',
   methodReason: 'It is held by the ring below.',
 }); // prettier-ignore
-const loose = record('damage', 'd2', newDamage('p', undefined, 2, 'missingFoot'));
+const loose = named<Damage>('d2', newDamage('p', undefined, 2, 'missingFoot'));
 const view = {
-  piece: record('piece', 'p', { ...newPiece('Stool', NOW), client: 'Reading room', deadline: '2026-04-24' }),
+  piece: named('p', { ...newPiece('Stool', NOW), client: 'Reading room', deadline: '2026-04-24' }),
   faces: [face],
   damages: [split, loose],
-  log: [],
   shop: DEFAULT_SHOP,
-  loading: false,
 };
 const units = {
   length: (mm: number) => `${mm.toFixed(1)} mm`,
@@ -74,11 +70,11 @@ test('the map carries the photo, the face, each damage twice for contrast, and i
   expect(kinds?.filter((k) => k === 'polygon')).toHaveLength(3);
   expect(map?.marks.filter((m) => m.kind === 'text')).toMatchObject([{ text: '1', centred: true }]);
   expect(map).toMatchObject({ widthMm: 340, heightMm: 340 });
-  expect(mapMarks(record('face', 'g', newFace('p', 'Bare')), [], undefined)).toBeUndefined();
+  expect(mapMarks(named<Face>('g', newFace('p', 'Bare')), [], undefined)).toBeUndefined();
 });
 
 test('photos come with what they show', () => {
-  const pictured = { ...view, piece: record('piece', 'p', { ...view.piece.body, photos: [{ pictureId: 'x', role: 'raking' as const, note: 'from the left' }] }) }; // prettier-ignore
+  const pictured = { ...view, piece: named('p', { ...view.piece.body, photos: [{ pictureId: 'x', role: 'raking' as const, note: 'from the left' }] }) }; // prettier-ignore
   const pictures = { faces: new Map([['f', jpeg]]), photos: new Map([['x', { jpeg, aspect: 1.5 }]]) };
   const pages = reportPages(pictured, pictures, 'letter', units, '2026-03-05');
   expect(textOf(pages)).toContain('Stool, in raking light: from the left');
@@ -87,7 +83,7 @@ test('photos come with what they show', () => {
 
 test('a piece with hundreds of damages runs over as many pages as it takes, none cut', () => {
   const many = Array.from({ length: 220 }, (_, i) =>
-    record('damage', `d${i}`, { ...newDamage('p', 'f', i + 1, 'dent'), mark: { tool: 'circle', at: [0.3 + (i % 20) / 50, 0.3 + i / 600], diameterMm: 5 } }),
+    named<Damage>(`d${i}`, { ...newDamage('p', 'f', i + 1, 'dent'), mark: { tool: 'circle', at: [0.3 + (i % 20) / 50, 0.3 + i / 600], diameterMm: 5 } }),
   ); // prettier-ignore
   const none = { faces: new Map<string, Uint8Array>(), photos: new Map<string, { jpeg: Uint8Array; aspect: number }>() }; // prettier-ignore
   const pages = reportPages({ ...view, damages: many }, none, 'a4', units, '2026-03-05');

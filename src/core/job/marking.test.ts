@@ -1,6 +1,6 @@
-import { areaOf } from '@/core/geometry';
-import { measureMark, type Mark } from '@/core/damage';
-import { onLine, remarked, shifted, tapped, withPoint } from './markEditing';
+import { areaOf } from '../geometry';
+import { measureMark, type Mark } from '../damage';
+import { onLine, remarked, shifted, tapped, withPoint } from './marking';
 
 const FACE = [[0, 0], [600, 0], [600, 400], [0, 400]] as const; // prettier-ignore
 

@@ -1,6 +1,6 @@
 import { Asset } from 'expo-asset';
-import regularFont from '../../../assets/fonts/Text.ttf';
-import boldFont from '../../../assets/fonts/TextBold.ttf';
+import regularFont from '../../assets/fonts/Text.ttf';
+import boldFont from '../../assets/fonts/TextBold.ttf';
 import type { Page } from '@/core/print';
 
 async function font(module: number): Promise<Uint8Array> {

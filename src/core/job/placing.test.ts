@@ -1,4 +1,4 @@
-import type { PlacedLayout } from '@/core/press';
+import type { PlacedLayout } from '../press';
 import { movedPlacing, placingHandles, withClamp } from './placing';
 
 const PLACED: PlacedLayout = {

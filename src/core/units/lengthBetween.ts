@@ -1,4 +1,4 @@
-import { formatLength } from '@/core/units';
+import { formatLength } from './length';
 
 /**
  * Refuses a length out of its range in the words of a field.

@@ -1,0 +1,10 @@
+export {
+  afterWorking,
+  calendarOf,
+  DAY_MIN,
+  localFrom,
+  minutesFrom,
+  nextWorkable,
+  type Calendar,
+  type WorkingHours,
+} from './calendar';

@@ -1,0 +1,11 @@
+export { barsOn, clampsInUse, daysLeft, daysOf, daysUntil, dayText } from './days';
+export {
+  NO_FRONT,
+  readFront,
+  type Bar,
+  type Front,
+  type FrontMark,
+  type FrontPicture,
+  type FrontPiece,
+  type StepState,
+} from './front';

@@ -1,0 +1,21 @@
+import { MATERIALS } from '../catalogue';
+import { formatSmall } from '../units';
+import type { Amount } from './amounts';
+
+/** An amount in words: “1.4 g”, “10 ml”, “80 mm × 52 mm”. Nothing for what only has to be at hand. @param length a length in words */
+export function amountWords(amount: Amount, length: (mm: number) => string): string | undefined {
+  switch (amount.of) {
+    case 'weight':
+      return `${formatSmall(amount.grams)} g`;
+    case 'volume':
+      return `${formatSmall(amount.ml)} ml`;
+    case 'wood': {
+      const size = `${length(amount.alongMm)} × ${length(amount.acrossMm)}`;
+      return amount.thickMm === undefined ? size : `${size} × ${length(amount.thickMm)}`;
+    }
+    case 'tool':
+      return undefined;
+  }
+}
+
+export const materialLabel = (amount: Amount): string => MATERIALS[amount.material];

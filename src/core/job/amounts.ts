@@ -1,0 +1,81 @@
+import { glueQuantity, type Adhesive } from '../adhesive';
+import { methodById, USES, type MaterialId, type MethodId } from '../catalogue';
+import { boundingBox, rotate } from '../geometry';
+import { memory, sourced, type Sourced } from '../sources';
+import type { PressPlan } from './press';
+import { gluedAreaMm2, hollowDepthMm } from './glued';
+import type { Repair } from './repairs';
+
+/** How much of one material a repair takes. Sizes of wood are along and across the grain. */
+export type Amount = { material: MaterialId } & (
+  | { of: 'weight'; grams: number; source: Sourced['source'] }
+  | { of: 'volume'; ml: number; source: Sourced['source'] }
+  | { of: 'wood'; alongMm: number; acrossMm: number; thickMm?: number }
+  | { of: 'tool' }
+);
+
+/** What is spread goes so far beyond the place itself. mm. */
+const RIM_MM = sourced(15, memory('a brush or a pad goes a finger’s breadth over the place'));
+/** Less than this is not poured out. ml. */
+const LEAST_ML = sourced(1, memory('the smallest amount that can be measured out'));
+/** A block is this much longer and wider than the hole, to be fitted and planed. mm. */
+const BLOCK_ALLOWANCE_MM = sourced(6, memory('to hold, fit and plane off'));
+
+/**
+ * What a method of a repair takes, each material by its own way of being counted; nothing while the damage has no size.
+ *
+ * @param press where the method is pressed: its glue is counted there
+ */
+export function amountsOf(
+  { survey, damage, face }: Repair,
+  method: MethodId,
+  adhesive: Adhesive | undefined,
+  press: PressPlan | undefined,
+): Amount[] {
+  const { needs } = methodById(method);
+  if (!survey.ok) return needs.map((material): Amount => ({ material, of: 'tool' }));
+  const { measures, outline, grainDeg } = survey.value;
+  const { alongMm, acrossMm, areaMm2 } = measures;
+  const depthMm = hollowDepthMm(damage.body, face?.body);
+  return needs.map((material): Amount => {
+    const use = USES[material];
+    switch (use.by) {
+      case 'glue': {
+        if (!adhesive) return { material, of: 'tool' };
+        const grams = press?.grams ?? glueQuantity(adhesive, Math.max(1, gluedAreaMm2(survey.value, damage.body, face?.body))).grams; // prettier-ignore
+        return { material, of: 'weight', grams, source: adhesive.spreadGPerM2.source };
+      }
+      case 'volume':
+        return {
+          material,
+          of: 'volume',
+          ml: Math.max(LEAST_ML.value, (areaMm2 * depthMm * use.times.value) / 1000),
+          source: use.times.source,
+        };
+      case 'surface': {
+        const place = (alongMm + 2 * RIM_MM.value) * (acrossMm + 2 * RIM_MM.value);
+        const ml = (place / 1e6) * use.mlPerM2.value * use.coats.value;
+        return { material, of: 'volume', ml: Math.max(LEAST_ML.value, ml), source: use.mlPerM2.source };
+      }
+      case 'sheet': {
+        const box = boundingBox((press?.outline ?? outline).map((p) => rotate(p, -grainDeg)));
+        return {
+          material,
+          of: 'wood',
+          alongMm: box.right - box.left + BLOCK_ALLOWANCE_MM.value,
+          acrossMm: box.bottom - box.top + BLOCK_ALLOWANCE_MM.value,
+        };
+      }
+      case 'block':
+        return {
+          material,
+          of: 'wood',
+          alongMm: alongMm + BLOCK_ALLOWANCE_MM.value,
+          acrossMm: acrossMm + BLOCK_ALLOWANCE_MM.value,
+          thickMm: depthMm + BLOCK_ALLOWANCE_MM.value,
+        };
+      case 'tool':
+        return { material, of: 'tool' };
+    }
+  });
+}

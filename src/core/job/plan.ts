@@ -1,0 +1,150 @@
+import { benchInput, schedule, tasksFor, type BenchTask, type DoneStep, type Schedule } from '../bench';
+import { bringsWood, type MaterialId, type MethodId } from '../catalogue';
+import { attempt, type JobContext } from '../check';
+import { blendPlan, type BlendPlan, type Tones, type TopFinish } from '../colour';
+import { isUnderPaint } from './decide';
+import { linkPlansOf, type LinkPlan } from './links';
+import { repairsOf, type Repair } from './repairs';
+import { damageLabel } from './survey';
+import { isTicked, trailOf, type Trail } from './trail';
+import type { Damage, Face, Named, Piece, Shop, Veneer } from './types';
+import { repairWords } from './words';
+import { resourcesOf, workOf } from './work';
+
+/** What is decided for a damage, apart from what was seen of it. */
+export type Choices = Partial<
+  Pick<Damage, 'method' | 'links' | 'linkGlue' | 'methodReason' | 'glue' | 'patch' | 'figures'>
+>;
+
+/** A job: a piece with all that its plan is made of. */
+export type Job = {
+  piece: Named<Piece>;
+  faces: readonly Named<Face>[];
+  damages: readonly Named<Damage>[];
+  /** By the damage's id; what is given here goes before what stands in the damage. */
+  choices?: Readonly<Record<string, Choices>>;
+  stock?: readonly Named<Veneer>[];
+  shop: Shop;
+  /** What is ticked off at the bench. */
+  done?: readonly DoneStep[];
+  /** Colours read from photos: of the old wood around a damage, and of a veneer of the stock. */
+  tones?: { around: Readonly<Record<string, Tones>>; stock: Readonly<Record<string, Tones>> };
+};
+
+/** One damage from what was seen to how it is mended. */
+export type RepairPlan = {
+  damageId: string;
+  faceId?: string;
+  label: string;
+  /** Chosen by the user; else what comes first in the ranking. */
+  chosen: boolean;
+  method?: MethodId;
+  /** The whole chain in words, why, and what stands against it. */
+  words: string;
+  /** Why it has no size yet. */
+  problem?: string;
+  links: LinkPlan[];
+  blend?: BlendPlan;
+};
+
+/** Everything that pages, bench, report and record show of a piece. */
+export type Plan = {
+  pieceId: string;
+  repairs: RepairPlan[];
+  tasks: BenchTask[];
+  resources: Record<string, number>;
+  /** What has to be at hand, over all repairs. */
+  materials: MaterialId[];
+  trail: Trail;
+};
+
+export const topFinishOf = ({ goal }: Piece): TopFinish =>
+  goal === 'keep' || goal === 'paint' ? 'shellac' : goal;
+
+/** The colouring of what is new in a repair; nothing under paint, or while a colour is not known. */
+function blendOf({ damage, treated }: Repair, links: readonly LinkPlan[], tones: Job['tones']) {
+  const old = tones?.around[damage.id];
+  const bare = tones?.stock[damage.body.patch.veneerId ?? ''];
+  if (!old || !bare || isUnderPaint(treated) || !links.some((l) => bringsWood(l.method))) return undefined;
+  const plan = attempt(() => blendPlan(old, bare, topFinishOf(treated)));
+  return plan.ok ? plan.value : undefined;
+}
+
+/**
+ * The whole plan of a piece. Each stage takes the value of the one before it: what was seen and decided (`repairsOf`), every
+ * link of it worked out (`linkPlansOf`, `blendOf`), the work (`workOf`), its steps (`tasksFor`), the trail (`trailOf`).
+ */
+export function planOf({
+  piece,
+  faces,
+  damages,
+  choices = {},
+  stock = [],
+  shop,
+  done = [],
+  tones,
+}: Job): Plan {
+  const own = faces.filter((f) => f.body.pieceId === piece.id);
+  const decided = damages.map((d) => ({ ...d, body: choices[d.id] ? { ...d.body, ...choices[d.id] } : d.body })); // prettier-ignore
+  const repairs = repairsOf(piece, own, decided, shop);
+  const worked = repairs.map((repair) => {
+    const links = linkPlansOf(repair, shop);
+    const blend = blendOf(repair, links, tones);
+    return { repair, links, ...(blend ? { blend } : {}) };
+  });
+  const tasks = tasksFor(workOf(piece, own, worked, stock));
+  const ticked = new Set(done.map((d) => d.taskId));
+  // Nothing is counted before there is something to mend.
+  const all = worked.length > 0 ? tasks.filter(isTicked) : [];
+  return {
+    pieceId: piece.id,
+    repairs: worked.map(({ repair: { damage, chain, survey }, links, blend }) => ({
+      damageId: damage.id,
+      ...(damage.body.faceId ? { faceId: damage.body.faceId } : {}),
+      label: damageLabel(damage.body),
+      chosen: damage.body.method !== undefined,
+      ...(chain ? { method: chain.method } : {}),
+      words: repairWords({ piece, faces: own, damages: decided, shop }, damage),
+      ...(survey.ok ? {} : { problem: survey.problem }),
+      links,
+      ...(blend ? { blend } : {}),
+    })),
+    tasks,
+    resources: resourcesOf(shop),
+    materials: [...new Set(worked.flatMap((w) => w.links.flatMap((l) => l.amounts.map((a) => a.material))))],
+    trail: trailOf(piece, own, worked, {
+      done: all.filter((t) => ticked.has(t.id)).length,
+      all: all.length,
+    }),
+  };
+}
+
+/**
+ * Registry `job.plan`: the plan of a piece, with its own days when it is said from when.
+ *
+ * @param at local time without zone; no schedule without it
+ */
+export async function jobPlan(
+  { at, ...job }: Job & { at?: string },
+  context: JobContext = {},
+): Promise<Plan & { schedule?: Schedule }> {
+  const plan = planOf(job);
+  if (at === undefined || plan.tasks.length === 0) return plan;
+  const known = new Set(plan.tasks.map((t) => t.id));
+  const done = (job.done ?? []).filter((d) => known.has(d.taskId));
+  const shop = { resources: plan.resources, workingHours: job.shop.workingHours };
+  return { ...plan, schedule: await schedule(benchInput(plan.tasks, done, shop, at), context) };
+}
+
+/** The steps of one link of a repair, in the order of the work. */
+export function stepsOfLink({ repairs, tasks }: Plan, damageId: string, method: MethodId): BenchTask[] {
+  const repair = repairs.find((r) => r.damageId === damageId);
+  if (!repair) return [];
+  const own = tasks.filter((t) => t.id.startsWith(`${damageId}/`));
+  const prefixes = repair.links
+    .filter((l) => l.method !== repair.method)
+    .map((l) => `${damageId}/${l.method}.`);
+  return repair.method === method
+    ? own.filter((t) => !prefixes.some((p) => t.id.startsWith(p)))
+    : own.filter((t) => t.id.startsWith(`${damageId}/${method}.`));
+}

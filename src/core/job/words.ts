@@ -1,0 +1,38 @@
+import { chainWords } from '../method';
+import { clampById } from '../press';
+import { rankingOf } from './decide';
+import { linkPlansOf, type LinkPlan } from './links';
+import { repairOf } from './repairs';
+import type { Damage, Face, Named, Piece, Shop } from './types';
+
+/** With what a link is glued and held. */
+function gluedWords({ glue, clamps, held, heldWords }: LinkPlan): string | undefined {
+  if (!glue) return undefined;
+  const kinds = Object.entries(clamps ?? {}).map(([kind, count]) => `${count} × ${clampById(kind).label}`);
+  const holding = held && heldWords ? heldWords : kinds.length > 0 ? `${kinds.join(', ')}.` : '';
+  return `Glue: ${glue.label}. ${holding}`.trimEnd();
+}
+
+/** What is to be done to a damage, in words for paper: the whole chain, why, with what, and that it goes against the advice if it does. */
+export function repairWords(
+  job: { piece: Named<Piece>; faces: readonly Named<Face>[]; damages: readonly Named<Damage>[]; shop: Shop },
+  damage: Named<Damage>,
+): string {
+  if (!damage.body.method) return 'Repair not decided.';
+  const { piece, faces, damages, shop } = job;
+  const repair = repairOf(piece, faces, damages, damage, shop);
+  const { chain, face, onFace } = repair;
+  const ranking = rankingOf(piece.body, face?.body, damage.body, onFace, shop);
+  const refused = ranking.ok
+    ? ranking.value.excluded.find((e) => e.method === damage.body.method)
+    : undefined;
+  const { methodReason } = damage.body;
+  return [
+    `${chain ? chainWords(chain.first, chain.method, chain.then) : ''}.`,
+    refused ? `Chosen against the advice: ${refused.because.map((b) => b.text).join(' ')}` : undefined,
+    methodReason ? `Reason: ${methodReason}` : undefined,
+    ...linkPlansOf(repair, shop).map(gluedWords),
+  ]
+    .filter(Boolean)
+    .join(' ');
+}

@@ -1,0 +1,2 @@
+export { recordPages, type PaperPicture } from './recordPages';
+export { reportPages, type ReportPictures } from './reportPages';

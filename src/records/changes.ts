@@ -1,0 +1,40 @@
+import { useEffect } from 'react';
+import useSWR, { mutate } from 'swr';
+import type { Kind } from './types';
+
+/** Key of a list of records in the cache. */
+export const listKey = (kind: Kind): string => `records/${kind}`;
+const CHANGES = 'changes';
+export const LOOK = 'look';
+
+const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('rustic-lantern');
+
+/** How often records have changed since the page was loaded, here or in another window. */
+export function useChanges(): number {
+  const { data = 0 } = useSWR<number>(CHANGES, null);
+  return data;
+}
+
+/** Whatever was made from records is made again. */
+async function renew(kinds: readonly Kind[]): Promise<void> {
+  await mutate<number>(CHANGES, (n = 0) => n + 1, { revalidate: false });
+  if (kinds.includes('shop')) await mutate(LOOK);
+}
+
+/** Records of these kinds were written. */
+export async function changed(kinds: readonly Kind[]): Promise<void> {
+  channel?.postMessage([...kinds]);
+  await renew(kinds);
+}
+
+/** Other windows' changes show here at once. Used once, at the root. */
+export function useOtherWindows(): void {
+  useEffect(() => {
+    const listen = (event: MessageEvent<Kind[]>): void => {
+      event.data.forEach((kind) => void mutate(listKey(kind)));
+      void renew(event.data);
+    };
+    channel?.addEventListener('message', listen);
+    return () => channel?.removeEventListener('message', listen);
+  }, []);
+}

@@ -1,0 +1,102 @@
+import { router, useLocalSearchParams } from 'expo-router';
+import { View } from 'react-native';
+import { bringsWood, methodById } from '@/core/catalogue';
+import { damageLabel, isUnderPaint, linkPlansOf, stepsOfLink } from '@/core/job';
+import { formatMinutes } from '@/core/units';
+import { Button, Figure, Notice, Row, Section, Text } from '@/ui';
+import { Cautions } from '../shared/Cautions';
+import { FaceBoard } from '../shared/FaceBoard';
+import { Missing } from '../shared/Missing';
+import { Page } from '../shared/Page';
+import { COUNTING, TrailList } from '../shared/Trail';
+import { usePlan } from '../shared/useBench';
+import { useDamageView } from '../shared/usePiece';
+import { useUnits } from '../shared/useUnits';
+import { AmountsSection } from './sections';
+
+/** The worksheet of whatever is neither pressed, patched nor clamped: what it takes, how much of it, and each step with its time. */
+export function SheetScreen() {
+  const { id, link: asked } = useLocalSearchParams<{ id: string; link?: string }>();
+  const view = useDamageView(id, asked);
+  const { length, area } = useUnits();
+  const { plan } = usePlan(view.piece?.id);
+  const { damage, face, piece, onFace, method, treated, repair, shop } = view;
+  if (!damage || !piece || !treated || !method || !repair)
+    return <Missing what="This damage" loading={view.loading} />;
+  const { survey } = repair;
+  const links = linkPlansOf(repair, shop);
+  const link = links.find((l) => l.method === method);
+  const steps = plan && link ? stepsOfLink(plan, damage.id, method) : [];
+  const coloured = bringsWood(method) && !isUnderPaint(treated);
+  return (
+    <Page
+      title={methodById(method).label}
+      eyebrow={`${piece.body.name} · ${damageLabel(damage.body)}`}
+      back={{ href: `/damage/${damage.id}/decide`, label: 'Decide' }}
+      list={<TrailList view={view} />}
+      board={
+        face ? (
+          <FaceBoard
+            key={damage.id}
+            face={face}
+            damages={onFace}
+            current={damage.id}
+            still
+            label={damageLabel(damage.body)}
+            phoneHeight={180}
+            {...(survey.ok ? { focus: { outline: survey.value.outline, marginMm: 60 } } : {})}
+          />
+        ) : undefined
+      }
+    >
+      <Text>{methodById(method).how}</Text>
+      {survey.ok ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
+          <Figure label="Along the grain" value={length(survey.value.measures.alongMm)} />
+          <Figure label="Across" value={length(survey.value.measures.acrossMm)} />
+          <Figure label="Area" value={area(survey.value.measures.areaMm2)} />
+          {steps.length > 0 ? (
+            <Figure
+              label="Your hands"
+              value={formatMinutes(steps.reduce((sum, t) => sum + t.attendedMin, 0))}
+            />
+          ) : null}
+        </View>
+      ) : (
+        <Notice kind="rest" title="No amounts yet">
+          {`${survey.problem} Amounts follow from its size.`}
+        </Notice>
+      )}
+      {link ? <AmountsSection amounts={link.amounts} /> : null}
+      <Section title="Step by step">
+        {plan ? null : <Text kind="quiet">{COUNTING}</Text>}
+        <View>
+          {steps.map((t, i) => (
+            <Row
+              key={t.id}
+              title={`${i + 1}. ${t.title}`}
+              detail={`${t.detail}${t.unattendedMin > 0 ? ` Then wait ${formatMinutes(t.unattendedMin)}.` : ''}`}
+              value={formatMinutes(t.attendedMin)}
+              source={t.from}
+              last={i === steps.length - 1}
+            />
+          ))}
+        </View>
+        {plan && steps.length === 0 ? (
+          <Text kind="quiet">
+            The steps of the whole piece do this: stripping, sanding and coating cover it.
+          </Text>
+        ) : null}
+      </Section>
+      {link ? <Cautions ids={link.cautions} /> : null}
+      {coloured ? (
+        <Button label="Next: colour it" onPress={() => router.push(`/damage/${damage.id}/blend`)} />
+      ) : null}
+      <Button
+        label="Open the bench plan"
+        kind="main"
+        onPress={() => router.push(`/bench?piece=${piece.id}`)}
+      />
+    </Page>
+  );
+}

@@ -1,0 +1,68 @@
+import { View } from 'react-native';
+import { amountWords, materialLabel, type Amount, type LinkPlan } from '@/core/job';
+import { clampById } from '@/core/press';
+import { describeSource } from '@/core/sources';
+import { Notice, Row, Section, Text } from '@/ui';
+import { useUnits } from '../shared/useUnits';
+
+const DETAILS: Record<Amount['of'], string> = {
+  weight: 'For the real glued area, with its waste',
+  volume: 'Made up for this place, with what is left on the tool',
+  wood: 'Along the grain first, with room to fit and trim',
+  tool: 'At hand',
+};
+
+/** What the method takes, each with its amount for this place. */
+export function AmountsSection({ amounts }: { amounts: readonly Amount[] }) {
+  const { length } = useUnits();
+  if (amounts.length === 0) return null;
+  return (
+    <Section title="Materials and tools">
+      <View>
+        {amounts.map((a, i) => {
+          const words = amountWords(a, length);
+          return (
+            <Row
+              key={a.material}
+              title={materialLabel(a)}
+              detail={DETAILS[a.of]}
+              {...(words ? { value: words } : {})}
+              {...('source' in a ? { source: describeSource(a.source) } : {})}
+              last={i === amounts.length - 1}
+            />
+          );
+        })}
+      </View>
+    </Section>
+  );
+}
+
+/** What holds it until the glue does; the bench keeps these clamps for it. */
+export function ClampsSection({ link }: { link: LinkPlan }) {
+  const clamps = Object.entries(link.clamps ?? {});
+  if (link.held && link.heldWords)
+    return (
+      <Notice kind="rest" title="How it is held">
+        {link.heldWords}
+      </Notice>
+    );
+  return (
+    <Section title="Clamps">
+      {clamps.length === 0 ? (
+        <Text kind="quiet">A hand, tape or a weight holds it.</Text>
+      ) : (
+        <View>
+          {clamps.map(([kind, count], i) => (
+            <Row
+              key={kind}
+              title={clampById(kind).label}
+              detail="With pads, and a release sheet under them"
+              value={String(count)}
+              last={i === clamps.length - 1}
+            />
+          ))}
+        </View>
+      )}
+    </Section>
+  );
+}

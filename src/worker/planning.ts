@@ -1,0 +1,242 @@
+import { benchInput, schedule, type BenchTask, type DoneStep, type Schedule } from '@/core/bench';
+import { calendarOf } from '@/core/calendar';
+import type { JobContext } from '@/core/check';
+import type { Tones } from '@/core/colour';
+import type { Front, FrontPicture, FrontPiece } from '@/core/front';
+import type { Polygon } from '@/core/geometry';
+import {
+  barsOf,
+  boardOf,
+  DEFAULT_SHOP,
+  frontPicture,
+  frontPiece,
+  planOf,
+  resourcesOf,
+  surroundingsOf,
+  viewOf,
+  worstFace,
+  type FaceView,
+  type Plan,
+  type Shop,
+} from '@/core/job';
+import type { Store } from '@/records/store';
+import { revisionsOf } from '@/records/revisions';
+import type { Stored } from '@/records/types';
+
+/** What can be read off stored photos; nothing where there is no decoder, as in a test. */
+export type PhotoReaders = {
+  around: (view: FaceView, damage: Polygon, others: Polygon[], face: Polygon) => Promise<Tones>;
+  swatch: (pictureId: string) => Promise<Tones>;
+  /** The face in small as JPEG, base64. */
+  small: (view: FaceView) => Promise<string>;
+};
+
+/** What hangs on pieces, read from the store at one time. */
+type Shelf = {
+  pieces: Stored<'piece'>[];
+  unreadable: number;
+  faces: Stored<'face'>[];
+  damages: Stored<'damage'>[];
+  veneers: Stored<'veneer'>[];
+  log: Stored<'log'>[];
+  shop: Shop;
+  shopRecord: Stored<'shop'> | undefined;
+};
+
+export type PieceTask = BenchTask & { pieceId: string; pieceName: string };
+
+export type BenchPlan = {
+  tasks: PieceTask[];
+  done: DoneStep[];
+  schedule?: Schedule;
+  /** Why there is no schedule. */
+  problem?: string;
+};
+
+const SMALL_PX = 168;
+/** Answers that are kept; the oldest are let go. */
+const MOST_KEPT = 400;
+
+/** Answers by key, made once; a bounded number is kept. */
+function kept<T>(): (key: string, make: () => T) => T {
+  const known = new Map<string, T>();
+  return (key, make) => {
+    const found = known.get(key);
+    if (found !== undefined) return found;
+    const made = make();
+    known.set(key, made);
+    const [oldest] = known.keys();
+    if (known.size > MOST_KEPT && oldest !== undefined) known.delete(oldest);
+    return made;
+  };
+}
+
+const doneSteps = (log: readonly Stored<'log'>[]): DoneStep[] =>
+  log.map((l) => ({ taskId: l.body.taskId, doneAt: l.body.doneAt, actualMin: l.body.actualMin }));
+
+/** Plans over a store of records. Every answer is kept under the revisions of the records it was made from. */
+export function createPlanner(store: Store, photos?: PhotoReaders) {
+  const plans = kept<Promise<Plan>>();
+  const around = kept<Promise<Tones | undefined>>();
+  const swatches = kept<Promise<Tones | undefined>>();
+
+  async function read(): Promise<Shelf> {
+    const [pieces, faces, damages, veneers, log, shops] = await Promise.all([
+      store.list('piece'),
+      store.list('face'),
+      store.list('damage'),
+      store.list('veneer'),
+      store.list('log'),
+      store.list('shop'),
+    ]);
+    const [shopRecord] = shops.records;
+    return {
+      pieces: pieces.records,
+      unreadable: pieces.unreadable,
+      faces: faces.records,
+      damages: damages.records,
+      veneers: veneers.records,
+      log: log.records,
+      shop: shopRecord?.body ?? DEFAULT_SHOP,
+      shopRecord,
+    };
+  }
+
+  /** A photo that cannot be read leaves its colour unknown. */
+  const tonesAround = (
+    damage: Stored<'damage'>,
+    face: Stored<'face'> | undefined,
+    onFace: readonly Stored<'damage'>[],
+  ): Promise<Tones | undefined> => {
+    const pictureId = face?.body.picture?.id;
+    if (!photos || !face || !pictureId) return Promise.resolve(undefined);
+    return around(revisionsOf([face], onFace, [damage]), async () => {
+      const others = onFace.filter((o) => o !== damage).map((o) => o.body);
+      const place = surroundingsOf(damage.body, face.body, others);
+      if (!place.ok) return undefined;
+      const { board, outline, others: covered } = place.value;
+      return photos
+        .around(viewOf(board, pictureId), outline, covered, board.plane.outline)
+        .catch(() => undefined);
+    });
+  };
+
+  const tonesOfVeneer = (veneer: Stored<'veneer'>): Promise<Tones | undefined> => {
+    const { pictureId } = veneer.body;
+    if (!photos || !pictureId) return Promise.resolve(undefined);
+    return swatches(pictureId, () => photos.swatch(pictureId).catch(() => undefined));
+  };
+
+  /** Only what is chosen for a damage is read from photos: a shelf may hold hundreds. */
+  async function tonesFor(damages: readonly Stored<'damage'>[], { faces, veneers }: Shelf) {
+    const tones = { around: {} as Record<string, Tones>, stock: {} as Record<string, Tones> };
+    for (const damage of damages) {
+      const veneer = veneers.find((v) => v.id === damage.body.patch.veneerId);
+      if (!veneer) continue;
+      const onFace = damages.filter((d) => d.body.faceId === damage.body.faceId);
+      const face = faces.find((f) => f.id === damage.body.faceId);
+      const [old, bare] = await Promise.all([tonesAround(damage, face, onFace), tonesOfVeneer(veneer)]);
+      if (old) tones.around[damage.id] = old;
+      if (bare) tones.stock[veneer.id] = bare;
+    }
+    return tones;
+  }
+
+  function planFor(piece: Stored<'piece'>, shelf: Shelf): Promise<Plan> {
+    const faces = shelf.faces.filter((f) => f.body.pieceId === piece.id);
+    const damages = shelf.damages.filter((d) => d.body.pieceId === piece.id);
+    const log = shelf.log.filter((l) => l.body.pieceId === piece.id);
+    const used = shelf.veneers.filter((v) => damages.some((d) => d.body.patch.veneerId === v.id));
+    const key = revisionsOf([piece], faces, damages, used, log, [shelf.shopRecord]);
+    return plans(key, async () =>
+      planOf({
+        piece,
+        faces,
+        damages,
+        stock: used,
+        shop: shelf.shop,
+        done: doneSteps(log),
+        tones: await tonesFor(damages, shelf),
+      }),
+    );
+  }
+
+  async function benchOf(shelf: Shelf, at: string, context: JobContext): Promise<BenchPlan> {
+    const tasks: PieceTask[] = [];
+    for (const piece of shelf.pieces) {
+      const plan = await planFor(piece, shelf);
+      if (plan.repairs.length === 0) continue;
+      tasks.push(...plan.tasks.map((t) => ({ ...t, pieceId: piece.id, pieceName: piece.body.name })));
+    }
+    const known = new Set(tasks.map((t) => t.id));
+    const done = doneSteps(shelf.log).filter((d) => known.has(d.taskId));
+    if (tasks.length === 0) return { tasks, done };
+    const { workingHours } = shelf.shop;
+    const input = benchInput(tasks, done, { resources: resourcesOf(shelf.shop), workingHours }, at);
+    try {
+      return { tasks, done, schedule: await schedule(input, context) };
+    } catch (error) {
+      if (error instanceof RangeError) return { tasks, done, problem: error.message };
+      throw error;
+    }
+  }
+
+  async function pictureOf(
+    piece: Stored<'piece'>,
+    shelf: Shelf,
+    last: FrontPiece | undefined,
+  ): Promise<FrontPicture | undefined> {
+    const damages = shelf.damages.filter((d) => d.body.pieceId === piece.id);
+    const face = worstFace(
+      shelf.faces.filter((f) => f.body.pieceId === piece.id),
+      damages,
+    );
+    if (!face) return undefined;
+    const onFace = damages.filter((d) => d.body.faceId === face.id);
+    const stored = shelf.faces.find((f) => f.id === face.id);
+    const from = revisionsOf([stored], onFace);
+    if (last?.picture?.from === from) return last.picture;
+    const picture = frontPicture(face, onFace, from);
+    const pictureId = face.body.picture?.id;
+    if (!picture || !photos || !pictureId) return picture;
+    const board = boardOf(face.body);
+    const jpeg = board.ok
+      ? await photos.small(viewOf(board.value, pictureId, SMALL_PX)).catch(() => undefined)
+      : undefined;
+    return jpeg ? { ...picture, jpeg } : picture;
+  }
+
+  return {
+    /** The plan of one piece; nothing when there is no such piece. */
+    async plan(pieceId: string): Promise<Plan | undefined> {
+      const shelf = await read();
+      const piece = shelf.pieces.find((p) => p.id === pieceId);
+      return piece ? planFor(piece, shelf) : undefined;
+    },
+
+    /** The days over all pieces. @param at local time without zone */
+    async bench(at: string, context: JobContext = {}): Promise<BenchPlan> {
+      return benchOf(await read(), at, context);
+    },
+
+    /** What the first page shows. @param last what it showed before: pictures that are still true are taken from it */
+    async front(at: string, last: Front | undefined, context: JobContext = {}): Promise<Front> {
+      const shelf = await read();
+      const before = new Map(last?.pieces.map((p) => [p.id, p]));
+      const pieces: FrontPiece[] = [];
+      for (const piece of shelf.pieces) {
+        const picture = await pictureOf(piece, shelf, before.get(piece.id));
+        pieces.push(frontPiece(piece, await planFor(piece, shelf), picture));
+      }
+      const { tasks, done, schedule: days } = await benchOf(shelf, at, context);
+      const ticked = new Set(done.map((d) => d.taskId));
+      const { fromMin, toMin } = calendarOf(shelf.shop.workingHours);
+      return {
+        pieces: pieces.sort((a, b) => b.createdAt.localeCompare(a.createdAt)),
+        unreadable: shelf.unreadable,
+        bars: days ? barsOf(tasks, days, ticked) : [],
+        hours: { from: fromMin, to: toMin },
+      };
+    },
+  };
+}
