@@ -19,7 +19,7 @@ module.exports = {
     only('screens-below-app', '^src/screens/', ['^src/(core|records|worker|instruments|ui|testing)/']),
     only('app-renders-screens', '^app/', ['^src/(screens|ui)/']),
     only('server-on-core', '^server/', ['^src/core/']),
-    only('demo-on-records', '^demo/', ['^src/(core|records|worker)/']),
+    only('demo-on-records', '^demo/(?!units)', ['^src/(core|records|worker)/']),
     only('scripts', '^scripts/', ['^src/core/', '^demo/']),
     {
       name: 'screens-hold-no-sums',

@@ -21,7 +21,7 @@ module.exports = {
       preset: 'jest-expo',
       setupFiles: ['<rootDir>/jest.setup.js'],
       transform: { '\\.mjs$': 'babel-jest' },
-      roots: ['<rootDir>/src'],
+      roots: ['<rootDir>/src', '<rootDir>/demo'],
       testMatch: ['**/*.test.tsx'],
       moduleNameMapper: {
         '^@/(.*)$': '<rootDir>/src/$1',

@@ -41,6 +41,7 @@ const NO_FIGURES: Record<string, string> = {
   'adhesive.SHOP_RANGE_C': 'limits of what may be typed',
   'calendar.DAY_MIN': 'minutes of a day',
   'front.NO_FRONT': 'an empty page',
+  'job.LEAST_BOW_MM': 'below what a plane can set',
   'damage.MOST_DEPTH_MM': 'limits of what may be typed',
   'damage.MARK_DEFAULTS_MM': 'where a mark starts before it is drawn',
   'damage.MARK_LIMITS_MM': 'limits of what may be typed',

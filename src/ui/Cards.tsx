@@ -90,8 +90,8 @@ function inParts(
   if (unit === undefined) return [words(value), undefined];
   const whole = `${value} ${unit}`;
   const said = words(whole);
-  const parts = said === whole ? null : /^([−-]?[\d./ ]*\d)\s(.*)$/.exec(said);
-  return parts ? [parts[1] ?? value, parts[2] ?? unit] : [value, unit];
+  const parts = said === whole ? null : /^([±−-]?[\d./ ]*\d)\s(.*)$/.exec(said);
+  return parts ? [parts[1] ?? value, parts[2]] : said === whole ? [value, unit] : [said, undefined];
 }
 
 /** A large figure with its unit, its meaning, and its source on demand. */

@@ -75,4 +75,5 @@ export { around, closeViewOf, contentOf, strokeAt, viewOf, type FaceView } from 
 export { glueUpOf, withinReach, type GlueUp } from './glueUp';
 export { HELD_BY, hammerGlue, heldStart, heldWith, heldWords, type Held } from './held';
 export { barsOf, frontPicture, frontPiece, worstFace } from './front';
-export { repairWords } from './words';
+export { repairWords, unitsOf } from './words';
+export { bowOf, LEAST_BOW_MM, type Bow } from './bow';

@@ -1,9 +1,15 @@
 import { chainWords } from '../method';
 import { clampById } from '../press';
+import { inUnits, type ShopUnits } from '../units';
 import { rankingOf } from './decide';
 import { linkPlansOf, type LinkPlan } from './links';
 import { repairOf } from './repairs';
 import type { Damage, Face, Named, Piece, Shop } from './types';
+
+export const unitsOf = ({ lengthUnit, temperatureUnit }: Shop): ShopUnits => ({
+  length: lengthUnit,
+  temperature: temperatureUnit,
+});
 
 /** With what a link is glued and held. */
 function gluedWords({ glue, clamps, held, heldWords }: LinkPlan): string | undefined {
@@ -27,11 +33,13 @@ export function repairWords(
     ? ranking.value.excluded.find((e) => e.method === damage.body.method)
     : undefined;
   const { methodReason } = damage.body;
+  // The user's own reason stands as it was typed.
+  const say = (text: string): string => inUnits(text, unitsOf(shop));
   return [
     `${chain ? chainWords(chain.first, chain.method, chain.then) : ''}.`,
-    refused ? `Chosen against the advice: ${refused.because.map((b) => b.text).join(' ')}` : undefined,
+    refused ? say(`Chosen against the advice: ${refused.because.map((b) => b.text).join(' ')}`) : undefined,
     methodReason ? `Reason: ${methodReason}` : undefined,
-    ...linkPlansOf(repair, shop).map(gluedWords),
+    ...linkPlansOf(repair, shop).map((link) => say(gluedWords(link) ?? '')),
   ]
     .filter(Boolean)
     .join(' ');

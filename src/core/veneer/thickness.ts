@@ -6,7 +6,7 @@ import { formatLength } from '../units';
 export const SHIM_SHEET_MM: Sourced = sourced(
   0.2,
   memory(
-    '0.1 mm of paper and 0.05 mm of glue on each side; so two sheets close about 1/64 in, as common practice has it',
+    '0.1 mm of paper and 0.05 mm of glue on each side; so two sheets close about 0.4 mm, as common practice has it',
   ),
 );
 /** What veneers of today and of old mostly measure. mm. */

@@ -9,7 +9,7 @@ const ROW = 28;
 const BAR = 9;
 const HEAD = 20;
 /** Width of a letter of a name, in parts of its size: names are cut before they leave the strip. */
-const LETTER = 0.52;
+const LETTER = 0.49;
 const NAME_SIZE = 12;
 
 const hourText = (minutes: number): string => String(Math.round(minutes / 60)).padStart(2, '0');

@@ -6,7 +6,20 @@ import { DOWEL_SOURCE, dowelLayout, type DowelLayout } from '@/core/glueup';
 import { bringsWood, methodById, type MethodId } from '@/core/catalogue';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
-import { Button, Chips, Figure, Fold, fonts, materials, Notice, Row, Section, Text, useTheme } from '@/ui';
+import {
+  Button,
+  Chips,
+  Figure,
+  Fold,
+  fonts,
+  materials,
+  Notice,
+  Row,
+  Section,
+  Text,
+  useTheme,
+  useWords,
+} from '@/ui';
 import { cautionsOf } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
 import { FaceBoard } from '../shared/FaceBoard';
@@ -226,11 +239,14 @@ function Dowels({ survey, boardMm }: { survey: Surveyed; boardMm: number }) {
 
 function EdgeDrawing({ layout, edgeMm }: { layout: DowelLayout; edgeMm: number }) {
   const theme = useTheme();
+  const words = useWords();
   const k = 300 / edgeMm;
   return (
     <View
       role="img"
-      aria-label={`${layout.count} dowels along the edge, the first and last ${layout.endDistanceMm} mm from its ends`}
+      aria-label={words(
+        `${layout.count} dowels along the edge, the first and last ${layout.endDistanceMm} mm from its ends`,
+      )}
     >
       <Svg width="100%" height={70} viewBox="0 0 320 70">
         <Rect x={10} y={14} width={300} height={26} fill={materials.veneer} />
@@ -239,7 +255,7 @@ function EdgeDrawing({ layout, edgeMm }: { layout: DowelLayout; edgeMm: number }
         ))}
         <Line x1={10} x2={10 + layout.endDistanceMm * k} y1={52} y2={52} stroke={theme.ink} />
         <SvgText x={10} y={66} fontSize={12} fontFamily={fonts.text} fill={theme.ink}>
-          {`${Math.round(layout.endDistanceMm)} mm, then every ${Math.round(layout.spacingMm)} mm`}
+          {words(`${Math.round(layout.endDistanceMm)} mm, then every ${Math.round(layout.spacingMm)} mm`)}
         </SvgText>
       </Svg>
     </View>

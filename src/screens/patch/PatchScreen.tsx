@@ -2,7 +2,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { G, Polygon as SvgPolygon } from 'react-native-svg';
 import { methodById } from '@/core/catalogue';
-import { patchSheet, toSvg } from '@/core/print';
+import { pagesInUnits, patchSheet, toSvg } from '@/core/print';
 import { describeSource } from '@/core/sources';
 import {
   MATCH_SOURCE,
@@ -44,7 +44,7 @@ import { formatLength } from '@/core/units';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { useOldTones, useStockTones } from '../shared/useWorkshop';
-import { damageLabel, patchFor, surfaceRisk, surveyed } from '@/core/job';
+import { damageLabel, patchFor, surfaceRisk, surveyed, unitsOf } from '@/core/job';
 import { attempt } from '@/core/check';
 
 const SLANT = { least: 15, most: 75 };
@@ -116,19 +116,22 @@ export function PatchScreen() {
       : undefined;
   const chosen = stock.records.find((v) => v.id === damage.body.patch.veneerId);
   const sheet = (p: Patch) =>
-    patchSheet({
-      title: `${piece.body.name}, ${face.body.name}: ${damageLabel(damage.body)}`,
-      patch: p,
-      damage: survey.value.outline,
-      grainDeg: survey.value.board.grainDeg,
-      paper: shop.paper,
-      notes: [
-        `${PATCH_SHAPES[p.shape]}. ${length(p.alongMm)} along × ${length(p.acrossMm)} across the grain.`,
-        chosen
-          ? `Cut from: ${chosen.body.name}, ${length(chosen.body.thicknessMm)}.`
-          : 'No veneer chosen yet.',
-      ],
-    });
+    pagesInUnits(
+      patchSheet({
+        title: `${piece.body.name}, ${face.body.name}: ${damageLabel(damage.body)}`,
+        patch: p,
+        damage: survey.value.outline,
+        grainDeg: survey.value.board.grainDeg,
+        paper: shop.paper,
+        notes: [
+          `${PATCH_SHAPES[p.shape]}. ${length(p.alongMm)} along × ${length(p.acrossMm)} across the grain.`,
+          chosen
+            ? `Cut from: ${chosen.body.name}, ${length(chosen.body.thicknessMm)}.`
+            : 'No veneer chosen yet.',
+        ],
+      }),
+      unitsOf(shop),
+    );
   const name = fileName(`${piece.body.name} ${damageLabel(damage.body)} patch`);
   const crossing = patch
     ? squareSides(patch, survey.value.board.plane.outline, survey.value.board.grainDeg)

@@ -1,102 +1,22 @@
+import { useContext } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Line, Path, Text as SvgText } from 'react-native-svg';
-import { bowHeightMm, bowOffsets, CAUL_MODULUS, camberOf, MOST_CAMBER_SHARE, parabolaHeightMm, type Camber } from '@/core/stack'; // prettier-ignore
-import { caulUnder } from '@/core/press';
-import { distance } from '@/core/geometry';
-import { checkBar, PAPERS, type Mark, type Page, type Paper } from '@/core/print';
+import { CAUL_MODULUS, MOST_CAMBER_SHARE } from '@/core/stack';
+import { caulPages } from '@/core/papers';
+import type { Paper } from '@/core/print';
 import { describeSource } from '@/core/sources';
-import { Button, Figure, Fold, fonts, materials, Notice, Row, Text, useTheme } from '@/ui';
+import { Button, Figure, Fold, fonts, materials, Notice, Row, Text, UnitsContext, useTheme } from '@/ui';
 import { downloadPdf, fileName } from '@/instruments';
 import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
 import { attempt } from '@/core/check';
-import { type PressPlan } from '@/core/job';
-
-/** What is planed on one side of a caul, and what draws it down. */
-type Bow = {
-  lengthMm: number;
-  midCamberMm: number;
-  endForceN: number;
-  height: (x: number) => number;
-  offsets: Camber['offsets'];
-};
-
-/** The bow that the caul is placed with, or the one that end clamps on a straight one would ask for. */
-function bowOf({ placed, targetKPa, platenMm }: PressPlan): Bow | undefined {
-  const [caul] = placed.cauls;
-  if (!caul) return undefined;
-  const lengthMm = distance(caul.from, caul.to);
-  if (caul.camberMm > LEAST_BOW_MM) {
-    const height = (x: number): number => parabolaHeightMm(caul.camberMm, lengthMm, x);
-    const on = placed.clamps.filter((c) => caulUnder(placed.cauls, c.at) === 0);
-    return {
-      lengthMm,
-      midCamberMm: caul.camberMm,
-      endForceN: Math.max(0, ...on.map((c) => c.forceN)),
-      height,
-      offsets: bowOffsets(lengthMm, height),
-    };
-  }
-  const input = {
-    lengthMm,
-    widthMm: caul.widthMm,
-    heightMm: caul.heightMm,
-    modulusMPa: CAUL_MODULUS.value,
-    pressureKPa: targetKPa,
-    pressedWidthMm: caul.widthMm + 2 * platenMm,
-  };
-  return { lengthMm, ...camberOf(input), height: (x) => bowHeightMm(input, x) };
-}
-
-/** Less is not planed. */
-const LEAST_BOW_MM = 0.05;
-
-/** The bow at full size over as many sheets as it takes, each with a bar to check the print by. */
-function template({ lengthMm, height, offsets }: Bow, paper: Paper, title: string): Page[] {
-  const { widthMm, heightMm } = PAPERS[paper];
-  const part = 250;
-  const count = Math.ceil(lengthMm / part);
-  return Array.from({ length: count }, (_, i): Page => {
-    // Laid along the long side of the sheet.
-    const [from, to] = [i * part, Math.min(lengthMm, (i + 1) * part)];
-    const [left, base] = [20, 90];
-    const marks: Mark[] = [
-      { kind: 'text', at: [left, 18], text: title, sizeMm: 5, bold: true },
-      { kind: 'text', at: [left, 25], text: `Sheet ${i + 1} of ${count}: ${Math.round(from)} to ${Math.round(to)} mm from the left end. Plane down to the curve; the bow goes against the platen.`, sizeMm: 3 },
-      { kind: 'line', from: [left, base], to: [left + to - from, base], widthMm: 0.2, dashed: true },
-      ...checkBar([left, heightMm > widthMm ? 150 : 130]),
-    ]; // prettier-ignore
-    for (let x = from; x < to; x += 5) {
-      const end = Math.min(to, x + 5);
-      marks.push({
-        kind: 'line',
-        from: [left + x - from, base - height(x)],
-        to: [left + end - from, base - height(end)],
-        widthMm: 0.35,
-      });
-    }
-    offsets
-      .filter((o) => o.xMm >= from && o.xMm <= to)
-      .forEach((o) => {
-        const x = left + o.xMm - from;
-        marks.push({ kind: 'line', from: [x, base], to: [x, base - o.mm], widthMm: 0.15 });
-        marks.push({ kind: 'text', at: [x - 5, base + 5], text: `${o.mm.toFixed(2)}`, sizeMm: 2.8 });
-        marks.push({
-          kind: 'text',
-          at: [x - 5, base + 9],
-          text: `at ${Math.round(o.xMm)}`,
-          sizeMm: 2.4,
-          grey: 0.35,
-        });
-      });
-    return { widthMm: heightMm, heightMm: widthMm, marks };
-  });
-}
+import { bowOf, LEAST_BOW_MM, type PressPlan } from '@/core/job';
 
 /** How much bow the caul needs so that clamps at its ends alone press evenly. */
 export function CamberFold({ plan, name, paper }: { plan: PressPlan; name: string; paper: Paper }) {
   const theme = useTheme();
   const act = useAct();
+  const units = useContext(UnitsContext);
   const { length } = useUnits();
   const [caul] = plan.placed.cauls;
   if (!caul) return null;
@@ -117,7 +37,7 @@ export function CamberFold({ plan, name, paper }: { plan: PressPlan; name: strin
     act(() =>
       downloadPdf(
         `Caul for ${name}`,
-        template(camber, paper, `Caul for ${name}, ${Math.round(lengthMm)} mm`),
+        caulPages(camber, paper, `Caul for ${name}`, units),
         `${fileName(name)}-caul.pdf`,
       ),
     );

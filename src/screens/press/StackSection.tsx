@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { G, Line, Polygon, Rect, Text as SvgText } from 'react-native-svg';
-import { Canvas, fonts, materials, Text, useTheme } from '@/ui';
+import { Canvas, fonts, materials, Text, useTheme, useWords } from '@/ui';
 
 export type StackPart = 'veneer' | 'core' | 'platen' | 'caul';
 
@@ -45,6 +45,7 @@ export function StackSection(props: Props) {
   const { clampsMm, caulMm, platenAlongMm, platenMm, veneerMm, coreMm, padMm, label, onMove, onMoveEnd } =
     props;
   const theme = useTheme();
+  const said = useWords();
   const veneer = VENEER_DRAWN * veneerMm;
   const spread = caulMm.height + platenMm;
   // The veneer stays where it is while a board is dragged; the drawing finds its size anew when it has been let go.
@@ -102,7 +103,7 @@ export function StackSection(props: Props) {
                 fontFamily={fonts.text}
                 fill={dark ? materials.badge : materials.paper}
               >
-                {words}
+                {said(words)}
               </SvgText>
             );
           return (

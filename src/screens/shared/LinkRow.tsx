@@ -29,7 +29,9 @@ export function LinkRow({
       <View style={styles.inner}>
         {mark}
         <View style={styles.text}>
-          <Text kind="strong">{title}</Text>
+          <Text kind="strong" verbatim>
+            {title}
+          </Text>
           {detail ? <Text kind="quiet">{detail}</Text> : null}
         </View>
         {value ? <Text kind="number">{value}</Text> : null}

@@ -32,8 +32,14 @@ export function Page({ title, eyebrow, back, board, list, children }: Props) {
           </Text>
         </Link>
       ) : null}
-      {eyebrow ? <Text kind="label">{eyebrow}</Text> : null}
-      <Text kind="title">{title}</Text>
+      {eyebrow ? (
+        <Text kind="label" verbatim>
+          {eyebrow}
+        </Text>
+      ) : null}
+      <Text kind="title" verbatim>
+        {title}
+      </Text>
     </View>
   );
   if (!wide) {

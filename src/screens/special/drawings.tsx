@@ -1,6 +1,6 @@
 import { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Ear, HammerPlan } from '@/core/awkward';
-import { Canvas, fonts, materials } from '@/ui';
+import { Canvas, fonts, materials, useWords } from '@/ui';
 
 const HEIGHT_PX = 220;
 
@@ -213,6 +213,7 @@ export function CaseDrawing({
   propMm: number;
   sectionMm: number;
 }) {
+  const words = useWords();
   const high = Math.max(0.34 * insideMm, 4 * sectionMm);
   const left = CLAMP_HEAD_MM + platenMm;
   const inside = left + SIDE_MM;
@@ -265,7 +266,7 @@ export function CaseDrawing({
             fontFamily={fonts.text}
             fill={materials.badge}
           >
-            {`prop ${Math.round(propMm)} mm, two wedges at its end`}
+            {words(`prop ${Math.round(propMm)} mm, two wedges at its end`)}
           </SvgText>
         </G>
       )}
