@@ -86,12 +86,18 @@ function Places({ wide = false }: { wide?: boolean }) {
   );
 }
 
+const OFFLINE_AFTER_MS = 3000;
+
 /** Offline after the first load; only in the exported build, where the file exists. */
 function useServiceWorker(): void {
   useEffect(() => {
-    if (process.env.NODE_ENV === 'production' && 'serviceWorker' in navigator) {
-      navigator.serviceWorker.register('/sw.js').catch(() => undefined);
-    }
+    if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
+    // It fetches the whole app; the first page comes first.
+    const timer = setTimeout(
+      () => navigator.serviceWorker.register('/sw.js').catch(() => undefined),
+      OFFLINE_AFTER_MS,
+    );
+    return () => clearTimeout(timer);
   }, []);
 }
 

@@ -1,10 +1,11 @@
 import { router } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { localNow } from '@/records/clock';
 import { Button, LitCard, Notice, Section, Text } from '@/ui';
 import { TodayPane } from '../bench/TodayPane';
 import { loadWorkshop } from '../fromWorkshop';
+import { useEarlyWorkshop } from './useEarlyWorkshop';
 import { Page, useWide } from '../shared/Page';
 import { useAct } from '../shared/useAct';
 import { WhenSeen } from '../shared/WhenSeen';
@@ -13,9 +14,6 @@ import { useFrontNow } from './useFrontNow';
 
 /** So many rows are drawn at first, and again whenever the end of the list comes into sight. */
 const ROWS_AT_ONCE = 25;
-/** The other pages are fetched when the first has been still for so long. */
-const FETCH_AFTER_MS = 1500;
-
 /** The first screen: a quick answer, and the pieces in the shop. It loads no sums: they are made in the worker. */
 export function PiecesScreen() {
   const { front, loading, error } = useFrontNow();
@@ -24,10 +22,7 @@ export function PiecesScreen() {
   const wide = useWide();
   const now = localNow();
   const { pieces, unreadable } = front;
-  useEffect(() => {
-    const timer = setTimeout(() => void loadWorkshop().catch(() => undefined), FETCH_AFTER_MS);
-    return () => clearTimeout(timer);
-  }, []);
+  useEarlyWorkshop();
   const add = (): void =>
     act(async () => {
       const { addPiece } = await loadWorkshop();
