@@ -8,6 +8,7 @@ import type { AnyStored, Bodies, Kind, Stored } from './types';
 export type SetAside = { key: string; reason: string; text: string };
 
 export type Loaded<K extends Kind> = { records: Stored<K>[]; unreadable: number };
+export type LoadedAll = { records: AnyStored[]; unreadable: Partial<Record<Kind, number>> };
 
 /** Runs a change alone: no other window reads or writes in between. */
 export type Exclusively = <T>(work: () => Promise<T>) => Promise<T>;
@@ -53,26 +54,36 @@ export function createStore(
   /** All readable records of a kind; what cannot be read is set aside. A record of a newer app stays where it is. */
   async function list<K extends Kind>(kind: K): Promise<Loaded<K>> {
     return guard(async () => {
-      const keys = (await storage.getAllKeys()).filter((k) => k.startsWith(`${kind}/`));
-      const texts = await storage.getMany(keys);
-      const records: Stored<K>[] = [];
-      const bad: { key: string; text: string; reason: string }[] = [];
-      let unreadable = 0;
-      for (const key of keys) {
-        const text = texts[key];
-        if (text === null || text === undefined) continue;
-        const result = readText(text);
-        if (result.ok && isOf(result.record, kind) && keyOf(kind, result.record.id) === key)
-          records.push(result.record);
-        else {
-          unreadable++;
-          const reason = result.ok ? 'It lies under a name that is not its own.' : result.reason;
-          if (result.ok || !result.newer) bad.push({ key, text, reason });
-        }
-      }
-      await setAside(bad);
-      return { records, unreadable };
+      const { records, unreadable } = await load([kind]);
+      return { records: records.filter((r) => isOf(r, kind)), unreadable: unreadable[kind] ?? 0 };
     });
+  }
+
+  /** As `list`, of several kinds at one time: the store is gone through once, so that a change hardly has to wait for it. */
+  async function listAll(kinds: readonly Kind[]): Promise<LoadedAll> {
+    return guard(() => load(kinds));
+  }
+
+  async function load(kinds: readonly Kind[]): Promise<LoadedAll> {
+    const keys = (await storage.getAllKeys()).filter((k) => kinds.some((kind) => k.startsWith(`${kind}/`)));
+    const texts = await storage.getMany(keys);
+    const records: AnyStored[] = [];
+    const bad: { key: string; text: string; reason: string }[] = [];
+    const unreadable: LoadedAll['unreadable'] = {};
+    for (const key of keys) {
+      const text = texts[key];
+      if (text === null || text === undefined) continue;
+      const result = readText(text);
+      if (result.ok && keyOf(result.record.kind, result.record.id) === key) records.push(result.record);
+      else {
+        const kind = kinds.find((k) => key.startsWith(`${k}/`));
+        if (kind) unreadable[kind] = (unreadable[kind] ?? 0) + 1;
+        const reason = result.ok ? 'It lies under a name that is not its own.' : result.reason;
+        if (result.ok || !result.newer) bad.push({ key, text, reason });
+      }
+    }
+    await setAside(bad);
+    return { records, unreadable };
   }
 
   async function get<K extends Kind>(kind: K, id: string): Promise<Stored<K> | undefined> {
@@ -198,7 +209,7 @@ export function createStore(
     });
   }
 
-  return { list, get, create, update, putAll, remove, everything, listAside };
+  return { list, listAll, get, create, update, putAll, remove, everything, listAside };
 }
 
 /** Names of the pictures that a record shows. */
@@ -220,6 +231,6 @@ export function picturesOf(record: AnyStored): string[] {
   }
 }
 
-function isOf<K extends Kind>(record: AnyStored, kind: K): record is AnyStored & Stored<K> {
+export function isOf<K extends Kind>(record: AnyStored, kind: K): record is AnyStored & Stored<K> {
   return record.kind === kind;
 }

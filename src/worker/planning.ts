@@ -19,7 +19,7 @@ import {
   type Plan,
   type Shop,
 } from '@/core/job';
-import type { Store } from '@/records/store';
+import { isOf, type Store } from '@/records/store';
 import { revisionsOf } from '@/records/revisions';
 import type { Stored } from '@/records/types';
 
@@ -81,22 +81,15 @@ export function createPlanner(store: Store, photos?: PhotoReaders) {
   const swatches = kept<Promise<Tones | undefined>>();
 
   async function read(): Promise<Shelf> {
-    const [pieces, faces, damages, veneers, log, shops] = await Promise.all([
-      store.list('piece'),
-      store.list('face'),
-      store.list('damage'),
-      store.list('veneer'),
-      store.list('log'),
-      store.list('shop'),
-    ]);
-    const [shopRecord] = shops.records;
+    const { records, unreadable } = await store.listAll(['piece', 'face', 'damage', 'veneer', 'log', 'shop']);
+    const [shopRecord] = records.filter((r) => isOf(r, 'shop'));
     return {
-      pieces: pieces.records,
-      unreadable: pieces.unreadable,
-      faces: faces.records,
-      damages: damages.records,
-      veneers: veneers.records,
-      log: log.records,
+      pieces: records.filter((r) => isOf(r, 'piece')),
+      unreadable: unreadable.piece ?? 0,
+      faces: records.filter((r) => isOf(r, 'face')),
+      damages: records.filter((r) => isOf(r, 'damage')),
+      veneers: records.filter((r) => isOf(r, 'veneer')),
+      log: records.filter((r) => isOf(r, 'log')),
       shop: shopRecord?.body ?? DEFAULT_SHOP,
       shopRecord,
     };

@@ -1,5 +1,5 @@
 import { METHODS } from '../catalogue';
-import { ADHESIVES, adhesiveById, FLOODED_WASTE_SHARE, floodMixes, fromDry, glueForVoid, glueQuantity, glueTimes, heldTimes, roomUnderMl, suggestAdhesive } from './index'; // prettier-ignore
+import { ADHESIVES, adhesiveById, FLOODED_WASTE_SHARE, floodMixes, fromDry, glueForVoid, glueQuantity, glueTimes, heldTimes, roomUnderMl, suggestAdhesive, wantedPressure } from './index'; // prettier-ignore
 
 const hide = adhesiveById('liquidHide');
 
@@ -55,13 +55,13 @@ test('common practice: conserve takes glue that can be undone', () => {
 });
 
 test('a glue that does not set in this shop is not advised where another does', () => {
-  for (const temperatureC of [8, 9, 10, 11, 12, 15, 20]) {
+  // Below 10 °C nothing that can be undone sets, and nothing else is put in its place when conserving or melting old glue.
+  for (const temperatureC of [10, 11, 12, 15, 20]) {
     for (const method of METHODS.filter((m) => m.steps.some((s) => s.glued))) {
       for (const school of ['conserve', 'clear', 'paint'] as const) {
         const { id } = suggestAdhesive(method.id, school, { temperatureC });
         const sets = adhesiveById(id).leastC.value <= temperatureC;
-        // Below 10 °C nothing that can be undone sets, and nothing else is put in its place when conserving or melting old glue.
-        if (temperatureC >= 10) expect(`${method.id} ${school} ${sets}`).toBe(`${method.id} ${school} true`);
+        expect(`${method.id} ${school} ${sets}`).toBe(`${method.id} ${school} true`);
       }
     }
   }
@@ -147,6 +147,14 @@ test('least pressures lie between contact and what the handbook gives for joints
     expect(a.leastPressureKPa.value).toBeGreaterThanOrEqual(5);
     expect(a.leastPressureKPa.value).toBeLessThanOrEqual(700);
   }
+});
+
+test('who clamps as hard as he can asks the handbook’s 700 kPa of every glue but those that want contact only', () => {
+  const hard = (id: 'liquidHide' | 'pva' | 'epoxy') => wantedPressure(adhesiveById(id), 'flooded').value;
+  expect([hard('liquidHide'), hard('pva')]).toEqual([700, 700]);
+  expect(hard('epoxy')).toBe(adhesiveById('epoxy').aimPressureKPa.value);
+  expect(hard('epoxy')).toBeLessThan(100);
+  for (const a of ADHESIVES) expect(wantedPressure(a, 'aimed').value).toBe(a.aimPressureKPa.value);
 });
 
 test('the strengths of hot hide glue: stronger is soaked in more water, gels sooner and asks for a warmer shop', () => {

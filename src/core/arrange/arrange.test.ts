@@ -50,9 +50,9 @@ test('reaches the target within what the clamps give, and its figures are those 
 test('thicker boards need no more clamps; of those that do, the lightest is taken', async () => {
   const thin = await arrange(job({ platens: [{ thicknessMm: 6, modulusMPa: 3000, poisson: 0.25 }] }));
   const both = await arrange(job({ platens: [6, 36].map((thicknessMm) => ({ thicknessMm, modulusMPa: 3000, poisson: 0.25 })) })); // prettier-ignore
-  expect(both.reached).toBe(true);
-  if (thin.reached) expect(both.clamps.length).toBeLessThanOrEqual(thin.clamps.length);
-  if (thin.reached && thin.clamps.length === both.clamps.length) expect(both.platenMm).toBe(6);
+  expect([both.reached, thin.reached]).toEqual([true, true]);
+  expect(both.clamps.length).toBeLessThanOrEqual(thin.clamps.length);
+  expect(both.platenMm).toBe(thin.clamps.length === both.clamps.length ? 6 : 36);
 });
 
 test('keeps the user’s own layout when it is not beaten', async () => {
@@ -83,14 +83,21 @@ test('a layout of one’s own that tips is no reason to stop', async () => {
 });
 
 test('never worse than the layout it is given', async () => {
+  const seen = { reach: 0, fall: 0 };
   await fc.assert(
     fc.asyncProperty(
-      fc.array(fc.tuple(fc.integer({ min: 0, max: 270 }), fc.integer({ min: 0, max: 75 })), {
-        minLength: 1,
-        maxLength: 4,
-      }),
+      // Anywhere, or in a row that presses well.
+      fc.oneof(
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 270 }), fc.integer({ min: 0, max: 75 })), {
+          minLength: 1,
+          maxLength: 4,
+        }),
+        fc
+          .integer({ min: -10, max: 10 })
+          .map((dx) => [30, 90, 150, 210].map((x): [number, number] => [x + dx, 30])),
+      ),
       fc.integer({ min: 200, max: 2000 }),
-      fc.integer({ min: 50, max: 400 }),
+      fc.constantFrom(2, 10, 60, 300),
       async (places, forceN, leastKPa) => {
         const own: Arrangement = {
           platenMm: 18,
@@ -100,14 +107,16 @@ test('never worse than the layout it is given', async () => {
         const input = job({ own, gridMm: 12, target: { leastKPa, mostKPa: 5000 }, clamps: [{ id: 'f', count: 4, forceN: 2000, reachMm: 100 }] }); // prettier-ignore
         const [made, mine] = [await arrange(input), await fieldOf(input, own)];
         const mineReaches = mine.leastKPa >= leastKPa && mine.greatestKPa <= 5000;
+        seen[mineReaches ? 'reach' : 'fall']++;
         if (mineReaches) {
           expect(made.reached).toBe(true);
           expect(made.clamps.length).toBeLessThanOrEqual(places.length);
         } else if (!made.reached) expect(made.coverage).toBeGreaterThanOrEqual(mine.coverage - 0.005);
       },
     ),
-    { numRuns: 12 },
+    { numRuns: 16, seed: 5 },
   );
+  expect(Math.min(seen.reach, seen.fall)).toBeGreaterThan(0);
 });
 
 test('says what is missing: reach, force, clamps', async () => {

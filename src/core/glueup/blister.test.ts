@@ -57,10 +57,10 @@ test('a string of 2 mm across the upper half is gone round below', () => {
   // Not farther than it must: just below the end of the string, the picture being read 1 mm beside the cut.
   expect(found.asideMm).toBeGreaterThan(4);
   expect(found.asideMm).toBeLessThan(8);
-  for (const { asideMm, crossed } of found.byAside) {
-    if (asideMm > 6) expect(crossed).toBe(0);
-    if (asideMm < 2) expect(crossed).toBe(1);
-  }
+  const clear = found.byAside.filter((s) => s.asideMm > 6).map((s) => s.crossed);
+  const through = found.byAside.filter((s) => s.asideMm < 2).map((s) => s.crossed);
+  expect(Math.min(clear.length, through.length)).toBeGreaterThan(3);
+  expect([new Set(clear), new Set(through)]).toEqual([new Set([0]), new Set([1])]);
 });
 
 test('what runs from rim to rim cannot be gone round, and is counted once though it has two sides', () => {

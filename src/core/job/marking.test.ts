@@ -27,8 +27,8 @@ test('every tool is placed by taps alone', () => {
     made('edge', [100, 1], [180, 2]),
     made('corner', [590, 5]),
   ]) {
-    expect(mark).toBeDefined();
-    if (mark) expect(areaOf(measureMark(mark, FACE).outline)).toBeGreaterThan(0);
+    if (!mark) throw new Error('A tool was not placed.');
+    expect(areaOf(measureMark(mark, FACE).outline)).toBeGreaterThan(0);
   }
   // A third tap moves the end of the run that is nearer.
   expect(made('edge', [100, 1], [180, 2], [190, 0])).toMatchObject({ from: [100, 1], to: [190, 0] });

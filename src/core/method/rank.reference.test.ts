@@ -245,7 +245,7 @@ const FIRST: [string, DamageFacts, SurfaceFacts, School, MethodId][] = [
   ['tiny loss, varnish that stays', TINY, { ...KEPT, finishNow: 'varnish' }, 'clear', 'burnIn'],
   ['tiny loss, wax only', TINY, { ...KEPT, finishNow: 'wax' }, 'clear', 'hardWax'],
   ['tiny loss, conserve', TINY, KEPT, 'conserve', 'leave'],
-  ['edge band, paint', { ...CHIP, edgeBanding: true }, { ...FACE, goal: 'lacquer' }, 'clear', 'edgeStrip'],
+  ['edge band, lacquer', { ...CHIP, edgeBanding: true }, { ...FACE, goal: 'lacquer' }, 'clear', 'edgeStrip'],
   [
     'edge band, conserve, no donor',
     { ...CHIP, edgeBanding: true, donor: false },

@@ -51,6 +51,7 @@ test('the bar on every sheet measures 100 mm', () => {
 });
 
 test('what is larger than the paper runs over sheets that together carry all of it, and none leaves its sheet', () => {
+  let single = 0;
   fc.assert(
     fc.property(
       fc.integer({ min: 20, max: 900 }),
@@ -70,11 +71,14 @@ test('what is larger than the paper runs over sheets that together carry all of 
         // Overlaps are drawn twice, so the sheets carry at least the whole outline.
         const whole = 2 * (alongMm + acrossMm);
         expect(drawn.reduce((s, l) => s + length(l), 0)).toBeGreaterThanOrEqual(whole - 1e-6);
-        if (pages.length === 1) expect(drawn.reduce((s, l) => s + length(l), 0)).toBeCloseTo(whole, 6);
+        if (pages.length > 1) return;
+        single++;
+        expect(drawn.reduce((s, l) => s + length(l), 0)).toBeCloseTo(whole, 6);
       },
     ),
     { numRuns: 60 },
   );
+  expect(single).toBeGreaterThan(2);
 });
 
 test('several sheets say which they are and carry marks to lay them together by', () => {

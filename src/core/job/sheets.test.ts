@@ -1,0 +1,164 @@
+import { METHODS, USES, type MethodId } from '../catalogue';
+import type { Point } from '../geometry';
+import { CLAMPS } from '../press';
+import { amountWords } from './amountWords';
+import { DEFAULT_SHOP, newDamage, newFace, newPiece } from './defaults';
+import { glueUpOf, withinReach } from './glueUp';
+import { HELD_BY } from './held';
+import { linkPlansOf } from './links';
+import { planOf, stepsOfLink } from './plan';
+import { repairOf } from './repairs';
+import type { Damage, Face, GlueChoice, HeldBy, Named, Piece, Shop } from './types';
+import { worksheetOf, worksheetPage } from './worksheet';
+
+const WHOLE: Point[] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
+const named = <B>(id: string, body: B): Named<B> => ({ id, body });
+const piece = named<Piece>('p', { ...newPiece('Chest', '2026-03-02T08:00:00'), goal: 'keep' });
+/** 600 × 400 mm, 18 mm thick. */
+const top: Face = {
+  ...newFace('p', 'Top'),
+  veneerMm: 0.8,
+  boardMm: 18,
+  scale: { kind: 'rectangle', object: 'face', corners: WHOLE, widthMm: 600, heightMm: 400 },
+  grain: [[0, 0.5], [1, 0.5]], // prettier-ignore
+};
+/** 60 × 40 mm along the front edge. */
+const mark: Point[] = [[0.2, 1], [0.2, 0.9], [0.3, 0.9], [0.3, 1]]; // prettier-ignore
+const damaged = (method: MethodId, more: Partial<Damage> = {}): Named<Damage> =>
+  named('d', {
+    ...newDamage('p', 'f', 1, METHODS.find((m) => m.id === method)?.kinds[0] ?? 'missingVeneer'),
+    outline: mark,
+    method,
+    ...more,
+  });
+const repairFor = (damage: Named<Damage>, shop: Shop = DEFAULT_SHOP, face: Face = top) =>
+  repairOf(piece, [named('f', face)], [damage], damage, shop);
+const linkFor = (method: MethodId, more: Partial<Damage> = {}, shop: Shop = DEFAULT_SHOP) =>
+  linkPlansOf(repairFor(damaged(method, more), shop), shop).find((l) => l.method === method);
+
+// No dead end: whatever is chosen leads to a sheet, and from there to the bench.
+const REPAIRS = METHODS.filter((m) => m.id !== 'leave' && m.kinds.length > 0);
+
+test.each(REPAIRS.map((m) => m.id))('%s has a worksheet with its amounts, and its steps stand on the bench', (method) => {
+  const damage = damaged(method);
+  const link = linkFor(method);
+  expect(link?.worksheet).toBe(worksheetOf(method));
+  expect(link?.amounts.map((a) => a.material)).toEqual(METHODS.find((m) => m.id === method)?.needs);
+  expect(link?.cautions).toContain('always');
+  const plan = planOf({ piece, faces: [named('f', top)], damages: [damage], shop: DEFAULT_SHOP });
+  expect(stepsOfLink(plan, 'd', method).length).toBeGreaterThan(0);
+  for (const amount of link?.amounts ?? []) {
+    const words = amountWords(amount, (mm) => `${mm.toFixed(1)} mm`);
+    expect(words === undefined).toBe(amount.of === 'tool');
+    expect(String(words)).not.toMatch(/NaN|Infinity|undefined mm/);
+  }
+}); // prettier-ignore
+
+test('each link of a chain has its own page; the main one needs no name', () => {
+  expect(worksheetPage('d', 'veneerPatch', 'floodAndPress')).toBe('/damage/d/patch?link=veneerPatch');
+  expect(worksheetPage('d', 'floodAndPress', 'floodAndPress')).toBe('/damage/d/press');
+  expect(worksheetPage('d', 'bareFiller', 'bareFiller')).toBe('/damage/d/sheet');
+  expect(worksheetPage('d', 'dutchman', 'dutchman')).toBe('/damage/d/joint');
+});
+
+describe('amounts, worked by hand', () => {
+  test('a fill takes its hollow and what is filled proud: 60 × 40 mm, 3 mm deep, and two fifths more', () => {
+    const [amount] = linkFor('bareFiller', { answers: { depthMm: 3 } })?.amounts ?? [];
+    expect(amount).toMatchObject({ of: 'volume', ml: expect.closeTo((60 * 40 * 3 * 1.4) / 1000, 6) });
+    expect(USES.bareFiller.by).toBe('volume');
+  });
+
+  test('what is brushed on covers the place and a finger’s breadth round it', () => {
+    const acid = linkFor('oxalicAcid')?.amounts.find((a) => a.material === 'oxalicAcid');
+    // 90 × 70 mm at 100 ml/m², two times.
+    expect(acid).toMatchObject({ of: 'volume', ml: expect.closeTo(0.09 * 0.07 * 100 * 2, 6) });
+  });
+
+  test('a split is glued on both sides through its board, not over the circle of its mark', () => {
+    const line: Partial<Damage> = { outline: [], mark: { tool: 'line', points: [[0.1, 0.5], [0.6, 0.5]], widthMm: 1 } }; // prettier-ignore
+    const link = linkFor('glueSplit', { ...line, kind: 'longCrack' });
+    // 300 mm long through 18 mm of board, both sides.
+    expect(link?.areaMm2).toBeCloseTo(300 * 18, 3);
+    expect(link?.amounts[0]).toMatchObject({
+      of: 'weight',
+      grams: expect.closeTo(2 * 0.3 * 0.018 * 200 * 1.2, 3),
+    });
+  });
+
+  test('a block is a little larger than the hole it fills', () => {
+    const block = linkFor('dutchman', { answers: { depthMm: 10 } })?.amounts.find((a) => a.of === 'wood');
+    expect(block).toMatchObject({
+      alongMm: expect.closeTo(66, 6),
+      acrossMm: expect.closeTo(46, 6),
+      thickMm: 16,
+    });
+  });
+});
+
+describe('the ways of holding where a flat press does not do', () => {
+  const shop: Shop = { ...DEFAULT_SHOP, clamps: CLAMPS.map((c) => ({ id: c.id, count: 30 })) };
+  const held = (by: HeldBy, figures: Damage['figures'] = {}, own = shop, glue: GlueChoice = {}) =>
+    linkFor('floodAndPress', { kind: 'liftedEdge', glue: { ...glue, held: by }, figures }, own);
+
+  test.each(Object.keys(HELD_BY) as HeldBy[])(
+    '%s reaches the bench, the clock and the record alike',
+    (by) => {
+      const damage = damaged('floodAndPress', { kind: 'liftedEdge', glue: { held: by } });
+      const link = held(by);
+      expect(link?.held?.by).toBe(by);
+      const plan = planOf({ piece, faces: [named('f', top)], damages: [damage], shop });
+      const step = plan.tasks.find((t) => t.id === 'd/press');
+      expect(step?.needs).toEqual(link?.clamps);
+      expect(step?.detail).toContain(link?.heldWords);
+      expect(plan.repairs[0]?.words).toContain(link?.heldWords);
+      const clock = glueUpOf(repairFor(damage, shop), 'floodAndPress', shop);
+      if (!clock.ok) throw new Error(clock.problem);
+      const reach = withinReach(clock.value, (mm) => `${mm} mm`);
+      for (const thing of link?.held?.also ?? []) expect(reach).toContain(thing);
+    },
+  );
+
+  test('a hammer takes no clamps and works with hot hide glue, its hands counted', () => {
+    const link = held('hammer');
+    expect(link?.clamps).toEqual({});
+    expect(link?.glue?.id).toBe('hotHide');
+    expect(link?.held?.handMin).toBeGreaterThan(0);
+  });
+
+  test('a band is taken where there is one and it pulls enough; else blocks in pairs', () => {
+    expect(held('round', { 'round.radius': 60 }, shop, { targetKPa: 50 })?.clamps).toEqual({ band: 1 });
+    const none: Shop = { ...shop, clamps: shop.clamps.filter((c) => c.id !== 'band') };
+    expect(held('round', { 'round.pairs': 3 }, none)?.clamps).toEqual({ pipe: 3 });
+  });
+
+  test('no more clamps are asked of the bench than there are; its words say what it takes', () => {
+    const few: Shop = { ...shop, clamps: [{ id: 'edge', count: 2 }, { id: 'fStyle', count: 4 }] }; // prettier-ignore
+    const link = held('edge', {}, few);
+    expect(link?.clamps).toEqual({ edge: 2 });
+    expect(Number(/(\d+) × Edge clamp/.exec(link?.heldWords ?? '')?.[1])).toBeGreaterThan(2);
+  });
+});
+
+describe('the glue-up clock', () => {
+  test('runs for a clamped joint with its own glue and clamps, and logs its own step', () => {
+    const damage = damaged('dutchman');
+    const clock = glueUpOf(repairFor(damage), 'dutchman', DEFAULT_SHOP);
+    if (!clock.ok) throw new Error(clock.problem);
+    const link = linkFor('dutchman');
+    expect(clock.value).toMatchObject({ adhesive: { id: link?.glue?.id }, key: 'glue' });
+    expect(clock.value.clampWords).toBe(
+      Object.entries(link?.clamps ?? {}).map(([kind, n]) => `${n} × ${CLAMPS.find((c) => c.id === kind)?.label}`).join(' and '),
+    ); // prettier-ignore
+  });
+
+  test.each<[string, MethodId, Partial<Damage>, Partial<Shop>, string]>([
+    ['nothing is glued', 'bareFiller', {}, {}, 'not glued'],
+    ['no size', 'dutchman', { outline: [] }, {}, 'points'],
+    ['too cold', 'dutchman', {}, { temperatureC: 0 }, 'does not set soundly'],
+    ['no clamps', 'floodAndPress', { kind: 'liftedEdge' }, { clamps: [] }, 'nothing holds'],
+  ])('%s: it says why it cannot begin', (_, method, more, own, words) => {
+    const shop = { ...DEFAULT_SHOP, ...own };
+    const clock = glueUpOf(repairFor(damaged(method, more), shop), method, shop);
+    expect(clock.ok ? '' : clock.problem).toContain(words);
+  });
+});
