@@ -147,6 +147,7 @@ describe('the planner over stored records', () => {
     const old = { ...tones, ground: [55, 12, 24], mean: [45, 14, 24], line: [32, 14, 20] } as const;
     const planner = createPlanner(store, {
       around: async () => old,
+      within: async () => tones,
       swatch: async (id) => (read.push(id), tones),
       small: async () => '/9jAAAA',
     });
@@ -157,6 +158,28 @@ describe('the planner over stored records', () => {
     await store.update('veneer', veneer.id, veneer.body, { pictureId: 'another' });
     await planner.plan('lectern');
     expect(read).toEqual([veneer.body.pictureId, 'another']);
+  });
+
+  test('what is toned in is coloured from its own place, and its layers are its steps', async () => {
+    const store = memory();
+    const [haze] = of('damage').filter((d) => d.id === 'cabinet-2');
+    if (!haze) throw new Error('The demo has no second damage on the cabinet.');
+    await store.update('damage', haze.id, haze.body, { method: 'toneIn' });
+    const pale = { ground: [75, 8, 22], mean: [66, 10, 24], line: [55, 12, 22], coherence: 0.8, pixels: 5000 } as const; // prettier-ignore
+    const old = { ...pale, ground: [55, 12, 24], mean: [45, 14, 24], line: [32, 14, 20] } as const;
+    const planner = createPlanner(store, {
+      around: async () => old,
+      within: async () => pale,
+      swatch: async () => pale,
+      small: async () => '/9jAAAA',
+    });
+    const made = await planner.plan('cabinet');
+    const own = made?.tasks.map((t) => t.id).filter((id) => id.startsWith('cabinet-2/')) ?? [];
+    expect(own).toContain('cabinet-2/dye');
+    expect(own).not.toContain('cabinet-2/tone');
+    // Without photos the method's own step stands.
+    const blind = await createPlanner(store).plan('cabinet');
+    expect(blind?.tasks.map((t) => t.id)).toContain('cabinet-2/tone');
   });
 
   test('the bench has every step of every piece with a damage, and its days', async () => {

@@ -22,6 +22,7 @@ jest.mock('@/worker', () => {
     rectifyFace: never,
     quietSlitInPhoto: never,
     tonesAroundDamage: async () => old,
+    tonesOfPlace: async () => bare,
     swatchTones: async () => bare,
   };
 });

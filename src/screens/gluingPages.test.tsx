@@ -84,9 +84,9 @@ describe('glue and press', () => {
 
   test('a repair that is not pressed says so and shows the way', async () => {
     const { damage } = await boxWith({ kind: 'scratch', method: 'softWax' });
-    await open(<PressScreen />, damage, 'Nothing to press yet');
-    await press('See the ranking');
-    expect(route.went).toEqual([`/damage/${damage}/decide`]);
+    await open(<PressScreen />, damage, 'Not under a press');
+    await press('Work out: soft wax stick');
+    expect(route.went).toEqual([`/damage/${damage}/sheet`]);
   });
 
   test('layers of the stack are typed; what cannot be is refused and the value before it stays', async () => {

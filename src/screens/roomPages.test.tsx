@@ -26,6 +26,8 @@ jest.mock('expo-router', () => jest.requireActual('@/testing/room').routerMock);
 jest.mock('@/worker', () => jest.requireActual('@/testing/room').workerMock);
 // What is loaded later in the browser is simply there.
 jest.mock('./fromWorkshop', () => ({ loadWorkshop: async () => jest.requireActual('./workshop') }));
+// No finger goes down on a document here.
+jest.mock('./pieces/useEarlyWorkshop', () => ({ useEarlyWorkshop: () => undefined }));
 jest.setTimeout(30_000);
 
 describe('deciding', () => {

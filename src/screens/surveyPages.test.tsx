@@ -151,8 +151,8 @@ describe('the patch', () => {
   test('a repair without a patch says so', async () => {
     const { damage } = await boxWith({ kind: 'scratch', method: 'softWax', outline: IN_THE_MIDDLE });
     await open(<PatchScreen />, damage, 'No patch here');
-    await press('See the ranking');
-    expect(route.went).toEqual([`/damage/${damage}/decide`]);
+    await press('Work out: soft wax stick');
+    expect(route.went).toEqual([`/damage/${damage}/sheet`]);
   });
 });
 

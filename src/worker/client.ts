@@ -63,6 +63,10 @@ export const tonesAroundDamage = (
   face: Polygon,
 ): Promise<Tones> => run({}, (id, worker) => worker.tonesAround(id, view, damage, others, face));
 
+/** Colour of a place itself. @param place outline on the face, mm */
+export const tonesOfPlace = (view: FaceView, place: Polygon, face: Polygon): Promise<Tones> =>
+  run({}, (id, worker) => worker.tonesWithin(id, view, place, face));
+
 /** @param loose outline of the blister in the view's own frame, mm */
 export const quietSlitInPhoto = (view: FaceView, loose: Polygon, grainDeg: number): Promise<QuietSlit> =>
   run({}, (id, worker) => worker.quietSlit(id, view, loose, grainDeg));

@@ -1,5 +1,6 @@
 import { benchInput, schedule, type BenchTask, type DoneStep, type Schedule } from '@/core/bench';
 import { calendarOf } from '@/core/calendar';
+import { tonesIn } from '@/core/catalogue';
 import type { JobContext } from '@/core/check';
 import type { Tones } from '@/core/colour';
 import type { Front, FrontPicture, FrontPiece } from '@/core/front';
@@ -10,13 +11,16 @@ import {
   DEFAULT_SHOP,
   frontPicture,
   frontPiece,
+  linksOfChain,
   planOf,
+  repairOf,
   resourcesOf,
   surroundingsOf,
   viewOf,
   worstFace,
   type FaceView,
   type Plan,
+  type Repair,
   type Shop,
 } from '@/core/job';
 import { isOf, type Store } from '@/records/store';
@@ -26,6 +30,7 @@ import type { Stored } from '@/records/types';
 /** What can be read off stored photos; nothing where there is no decoder, as in a test. */
 export type PhotoReaders = {
   around: (view: FaceView, damage: Polygon, others: Polygon[], face: Polygon) => Promise<Tones>;
+  within: (view: FaceView, place: Polygon, face: Polygon) => Promise<Tones>;
   swatch: (pictureId: string) => Promise<Tones>;
   /** The face in small as JPEG, base64. */
   small: (view: FaceView) => Promise<string>;
@@ -78,6 +83,7 @@ const doneSteps = (log: readonly Stored<'log'>[]): DoneStep[] =>
 export function createPlanner(store: Store, photos?: PhotoReaders) {
   const plans = kept<Promise<Plan>>();
   const around = kept<Promise<Tones | undefined>>();
+  const within = kept<Promise<Tones | undefined>>();
   const swatches = kept<Promise<Tones | undefined>>();
 
   async function read(): Promise<Shelf> {
@@ -114,6 +120,16 @@ export function createPlanner(store: Store, photos?: PhotoReaders) {
     });
   };
 
+  const tonesOfPlace = ({ damage, face, survey }: Repair): Promise<Tones | undefined> => {
+    const pictureId = face?.body.picture?.id;
+    if (!photos || !face || !pictureId || !survey.ok) return Promise.resolve(undefined);
+    const { board, outline } = survey.value;
+    const view = viewOf(board, pictureId);
+    return within(JSON.stringify([damage.id, view, outline]), () =>
+      photos.within(view, outline, board.plane.outline).catch(() => undefined),
+    );
+  };
+
   const tonesOfVeneer = (veneer: Stored<'veneer'>): Promise<Tones | undefined> => {
     const { pictureId } = veneer.body;
     if (!photos || !pictureId) return Promise.resolve(undefined);
@@ -121,16 +137,26 @@ export function createPlanner(store: Store, photos?: PhotoReaders) {
   };
 
   /** Only what is chosen for a damage is read from photos: a shelf may hold hundreds. */
-  async function tonesFor(damages: readonly Stored<'damage'>[], { faces, veneers }: Shelf) {
-    const tones = { around: {} as Record<string, Tones>, stock: {} as Record<string, Tones> };
+  async function tonesFor(
+    piece: Stored<'piece'>,
+    damages: readonly Stored<'damage'>[],
+    { faces, veneers, shop }: Shelf,
+  ) {
+    const empty = (): Record<string, Tones> => ({});
+    const tones = { around: empty(), stock: empty(), within: empty() };
     for (const damage of damages) {
       const veneer = veneers.find((v) => v.id === damage.body.patch.veneerId);
-      if (!veneer) continue;
+      const repair = repairOf(piece, faces, damages, damage, shop);
+      const toned = repair.chain !== undefined && linksOfChain(repair.chain).some(tonesIn);
+      if (!veneer && !toned) continue;
       const onFace = damages.filter((d) => d.body.faceId === damage.body.faceId);
       const face = faces.find((f) => f.id === damage.body.faceId);
-      const [old, bare] = await Promise.all([tonesAround(damage, face, onFace), tonesOfVeneer(veneer)]);
+      const old = await tonesAround(damage, face, onFace);
+      const bare = veneer ? await tonesOfVeneer(veneer) : undefined;
+      const place = toned ? await tonesOfPlace(repair) : undefined;
       if (old) tones.around[damage.id] = old;
-      if (bare) tones.stock[veneer.id] = bare;
+      if (veneer && bare) tones.stock[veneer.id] = bare;
+      if (place) tones.within[damage.id] = place;
     }
     return tones;
   }
@@ -149,7 +175,7 @@ export function createPlanner(store: Store, photos?: PhotoReaders) {
         stock: used,
         shop: shelf.shop,
         done: doneSteps(log),
-        tones: await tonesFor(damages, shelf),
+        tones: await tonesFor(piece, damages, shelf),
       }),
     );
   }

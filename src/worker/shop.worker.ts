@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink';
 import type { JobContext } from '@/core/check';
-import { labFromRgb, tonesAround, tonesOfSwatch, type Tones } from '@/core/colour';
+import { labFromRgb, tonesAround, tonesOfSwatch, tonesWithin, type Tones } from '@/core/colour';
 import { compute } from '@/core/computations';
 import type { Front } from '@/core/front';
 import type { Polygon } from '@/core/geometry';
@@ -116,6 +116,7 @@ async function jpegOf(raster: Raster, quality: number): Promise<Blob> {
 const planner = createPlanner(browserStore, {
   around: async (view, damage, others, face) =>
     tonesAround(await redraw(view), view.mmPerPixel, damage, others, face),
+  within: async (view, place, face) => tonesWithin(await redraw(view), view.mmPerPixel, place, face),
   swatch: async (pictureId) => tonesOfSwatch(await photo(pictureId)),
   small: async (view) =>
     base64Of(new Uint8Array(await (await jpegOf(await redraw(view), JPEG_QUALITY)).arrayBuffer())),
@@ -170,6 +171,12 @@ const api = {
   ): Promise<Outcome<Tones>> {
     return job(id, undefined, async (job) =>
       tonesAround(await redraw(view, job), view.mmPerPixel, damage, others, face),
+    );
+  },
+
+  tonesWithin(id: number, view: FaceView, place: Polygon, face: Polygon): Promise<Outcome<Tones>> {
+    return job(id, undefined, async (job) =>
+      tonesWithin(await redraw(view, job), view.mmPerPixel, place, face),
     );
   },
 

@@ -1,6 +1,7 @@
 import {
   methodById,
   PRESSED_FAMILIES,
+  tonesIn,
   type Deed,
   type MethodId,
   step as newStep,
@@ -247,6 +248,8 @@ export function repairSteps({
   const worked = chain
     // The steps of the whole piece strip and finish it anyway.
     .filter((link) => link.method !== 'renewFinish' || goal === 'keep')
+    // Where its layers are worked out they are its steps.
+    .filter((link) => blend === undefined || !tonesIn(link.method))
     .map((link) => ({ method: link.method, steps: linkSteps(link, label, shimSheets, ways, kind) }));
   const steps = inTime(worked, main, phaseOrder(ways)).flatMap(({ method, steps: own }): WorkedStep[] => {
     const prefix = method === main ? '' : `${method}.`;

@@ -11,3 +11,9 @@ export function bringsWood(method: MethodId): boolean {
   const seen: readonly MaterialId[] = family === 'letIn' ? [...SEEN_WOOD, 'dowels'] : SEEN_WOOD;
   return family !== 'core' && needs.some((m) => seen.includes(m));
 }
+
+/** Whether a method colours what is there, without new wood. */
+export const tonesIn = (method: MethodId): boolean => methodById(method).needs.includes('toner');
+
+/** Whether a repair has something to colour. */
+export const takesColour = (method: MethodId): boolean => bringsWood(method) || tonesIn(method);

@@ -1,4 +1,12 @@
 export * from './lab';
 export { colourDifference, differenceSchema } from './difference';
-export { tonesAround, tonesOf, tonesOfSwatch, RING_MM, RING_MM_SOURCE, type Tones } from './tones';
+export {
+  tonesAround,
+  tonesOf,
+  tonesOfSwatch,
+  tonesWithin,
+  RING_MM,
+  RING_MM_SOURCE,
+  type Tones,
+} from './tones';
 export * from './layers';

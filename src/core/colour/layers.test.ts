@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { blendPlan } from './layers';
 import { deltaE00, labFromRgb, type Lab } from './lab';
-import { tonesAround, tonesOf, tonesOfSwatch, type Tones } from './tones';
+import { tonesAround, tonesOf, tonesOfSwatch, tonesWithin, type Tones } from './tones';
 import type { Raster } from '../picture';
 
 const tones = (ground: Lab, mean: Lab, line: Lab): Tones => ({
@@ -68,6 +68,17 @@ test('tones are read in the ring round the damage and nowhere else', () => {
   const read = tonesAround(picture, 1, square, [], face);
   expect(deltaE00(read.line, tonesOf(Array<Lab>(200).fill([45.2, 20.5, 33])).line)).toBeLessThan(3);
   expect(read.mean[0]).toBeLessThan(55);
+});
+
+test('a place to be toned in is read inside its outline alone, its rim left out', () => {
+  const square = [[80, 30], [120, 30], [120, 70], [80, 70]] as const; // prettier-ignore
+  const face = [[0, 0], [200, 0], [200, 100], [0, 100]] as const; // prettier-ignore
+  // A rim of one millimetre inside the outline is dirty; without it the place is one colour.
+  const pale = board((x, y) => (x >= 81 && x < 119 && y >= 31 && y < 69 ? [200, 170, 120] : [20, 20, 20]));
+  const read = tonesWithin(pale, 1, square, face);
+  expect(deltaE00(read.mean, labFromRgb(200, 170, 120))).toBeLessThan(0.01);
+  expect(deltaE00(read.line, labFromRgb(200, 170, 120))).toBeLessThan(0.01);
+  expect(() => tonesWithin(pale, 1, [[80, 30], [85, 30], [85, 35]], face)).toThrow('picture points'); // prettier-ignore
 });
 
 test('ground and lines of a striped swatch', () => {

@@ -90,7 +90,39 @@ export function tonesAround(
 ): Tones {
   const [outer] = offsetOutline(damage, RING_MM.outer);
   if (!outer) throw new RangeError('The damage has no surroundings to read a colour from.');
-  const box = boundingBox(outer);
+  return tonesWhere(picture, mmPerPixel, outer, (p) => {
+    if (contains(damage, p) || !contains(outer, p) || !contains(face, p)) return false;
+    if (distanceToBoundary(p, damage) < RING_MM.inner || distanceToBoundary(p, face) < RIM_MM) return false;
+    return !others.some((other) => contains(other, p) || distanceToBoundary(p, other) < RING_MM.inner);
+  });
+}
+
+/** Between a place and what is round it lies a rim of both. mm. */
+const SEAM_MM = 1;
+
+/**
+ * Tones of a place itself, its rim left out: what is toned in begins from them.
+ *
+ * @param place outline in mm
+ * @param face outline of the face in mm
+ * @throws RangeError when it is too small to be read
+ */
+export const tonesWithin = (picture: Raster, mmPerPixel: number, place: Polygon, face: Polygon): Tones =>
+  tonesWhere(
+    picture,
+    mmPerPixel,
+    place,
+    (p) => contains(place, p) && contains(face, p) && distanceToBoundary(p, place) >= SEAM_MM,
+  );
+
+/** Tones of the picture points within the box of an outline that are taken; no more of them than it needs. */
+function tonesWhere(
+  picture: Raster,
+  mmPerPixel: number,
+  within: Polygon,
+  takes: (p: readonly [number, number]) => boolean,
+): Tones {
+  const box = boundingBox(within);
   const left = Math.max(0, Math.floor(box.left / mmPerPixel));
   const right = Math.min(picture.width - 1, Math.ceil(box.right / mmPerPixel));
   const top = Math.max(0, Math.floor(box.top / mmPerPixel));
@@ -101,17 +133,8 @@ export function tonesAround(
   const reach = Math.max(1, Math.round(FIGURE_REACH_MM / mmPerPixel));
   for (let y = top; y <= bottom; y += step) {
     for (let x = left; x <= right; x += step) {
-      const p = [(x + 0.5) * mmPerPixel, (y + 0.5) * mmPerPixel] as const;
       const o = (y * picture.width + x) * 4;
-      if (
-        (picture.data[o + 3] ?? 0) < 255 ||
-        contains(damage, p) ||
-        !contains(outer, p) ||
-        !contains(face, p)
-      )
-        continue;
-      if (distanceToBoundary(p, damage) < RING_MM.inner || distanceToBoundary(p, face) < RIM_MM) continue;
-      if (others.some((other) => contains(other, p) || distanceToBoundary(p, other) < RING_MM.inner))
+      if ((picture.data[o + 3] ?? 0) < 255 || !takes([(x + 0.5) * mmPerPixel, (y + 0.5) * mmPerPixel]))
         continue;
       labs.push(labFromRgb(picture.data[o] ?? 0, picture.data[o + 1] ?? 0, picture.data[o + 2] ?? 0));
       addSlope(slopes, picture, x, y, reach);

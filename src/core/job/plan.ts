@@ -1,5 +1,5 @@
 import { benchInput, schedule, tasksFor, type BenchTask, type DoneStep, type Schedule } from '../bench';
-import { bringsWood, type MaterialId, type MethodId } from '../catalogue';
+import { takesColour, tonesIn, type MaterialId, type MethodId } from '../catalogue';
 import { attempt, type JobContext } from '../check';
 import { blendPlan, type BlendPlan, type Tones, type TopFinish } from '../colour';
 import { isUnderPaint } from './decide';
@@ -27,8 +27,13 @@ export type Job = {
   shop: Shop;
   /** What is ticked off at the bench. */
   done?: readonly DoneStep[];
-  /** Colours read from photos: of the old wood around a damage, and of a veneer of the stock. */
-  tones?: { around: Readonly<Record<string, Tones>>; stock: Readonly<Record<string, Tones>> };
+  /** Colours read from photos: of the old wood around a damage, of a veneer of the stock, of a place. */
+  tones?: {
+    around: Readonly<Record<string, Tones>>;
+    stock: Readonly<Record<string, Tones>>;
+    /** Of the place itself, where it is toned in. */
+    within?: Readonly<Record<string, Tones>>;
+  };
 };
 
 /** One damage from what was seen to how it is mended. */
@@ -61,11 +66,13 @@ export type Plan = {
 export const topFinishOf = ({ goal }: Piece): TopFinish =>
   goal === 'keep' || goal === 'paint' ? 'shellac' : goal;
 
-/** The colouring of what is new in a repair; nothing under paint, or while a colour is not known. */
+/** The colouring of what is new in a repair, or of what is toned in; nothing under paint, or while a colour is not known. */
 function blendOf({ damage, treated }: Repair, links: readonly LinkPlan[], tones: Job['tones']) {
   const old = tones?.around[damage.id];
-  const bare = tones?.stock[damage.body.patch.veneerId ?? ''];
-  if (!old || !bare || isUnderPaint(treated) || !links.some((l) => bringsWood(l.method))) return undefined;
+  const bare = links.some((l) => tonesIn(l.method))
+    ? tones?.within?.[damage.id]
+    : tones?.stock[damage.body.patch.veneerId ?? ''];
+  if (!old || !bare || isUnderPaint(treated) || !links.some((l) => takesColour(l.method))) return undefined;
   const plan = attempt(() => blendPlan(old, bare, topFinishOf(treated)));
   return plan.ok ? plan.value : undefined;
 }

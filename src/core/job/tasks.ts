@@ -50,7 +50,7 @@ const tones = Joi.object().pattern(
     mean: lab.required(),
     ground: lab.required(),
     line: lab.required(),
-    groundShare: Joi.number().min(0).max(1).required(),
+    coherence: Joi.number().min(0).max(1).required(),
     pixels: Joi.number().integer().min(0).required(),
   }).unknown(false),
 );
@@ -73,7 +73,7 @@ export const planSchema = Joi.object({
       }),
     )
     .max(5000),
-  tones: Joi.object({ around: tones.required(), stock: tones.required() }),
+  tones: Joi.object({ around: tones.required(), stock: tones.required(), within: tones }),
   at: localTime,
 });
 

@@ -1,7 +1,7 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { blendPlan, LAYER_MODEL, UNSEEN_FROM_A_STEP_BACK } from '@/core/colour';
-import { bringsWood, methodById } from '@/core/catalogue';
+import { bringsWood, methodById, tonesIn } from '@/core/catalogue';
 import { EDGE_FACTOR, GRITS, LEAST_LEFT_MM, SCRATCH_SHARE } from '@/core/sanding';
 import { describeSource } from '@/core/sources';
 import { formatMinutes } from '@/core/units';
@@ -16,7 +16,7 @@ import { Tone } from '../shared/Swatch';
 import { TrailList } from '../shared/Trail';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
-import { useOldTones, useStockTones } from '../shared/useWorkshop';
+import { useOldTones, usePlaceTones, useStockTones } from '../shared/useWorkshop';
 import { NewWood } from './NewWood';
 import { VeneerLeft } from './VeneerLeft';
 import { damageLabel, isUnderPaint, linksOfChain, sandingOf, surfaceRisk, topFinishOf } from '@/core/job';
@@ -29,17 +29,20 @@ export function BlendScreen() {
   const { damage, face, piece, onFace, treated, chain } = view;
   const old = useOldTones(damage, face, onFace);
   const stockTones = useStockTones();
+  const links = chain ? linksOfChain(chain) : [];
+  const toned = links.some(tonesIn);
+  const place = usePlaceTones(view.repair, toned);
   const veneer = useOne('veneer', damage?.body.patch.veneerId).record;
   const { length } = useUnits();
   if (!damage || !piece || !treated) return <Missing what="This damage" loading={view.loading} />;
-  const links = chain ? linksOfChain(chain) : [];
   const isPatch = links.some((m) => methodById(m).family === 'patch');
   const newWood = links.some(bringsWood);
   const painted = isUnderPaint(treated);
-  const bare = stockTones.tones.get(veneer?.id ?? '');
+  const coloured = newWood || toned;
+  const bare = toned ? place.tones : stockTones.tones.get(veneer?.id ?? '');
   const oldTones = old.tones;
   const plan =
-    newWood && !painted && oldTones && bare
+    coloured && !painted && oldTones && bare
       ? attempt(() => blendPlan(oldTones, bare, topFinishOf(treated)))
       : undefined;
   const sanding = face ? sandingOf(treated, face.body, isPatch ? veneer?.body : undefined) : undefined;
@@ -70,19 +73,24 @@ export function BlendScreen() {
         </Notice>
       ) : null}
       {newWood && !isPatch && !painted ? <NewWood damage={damage} /> : null}
-      {!newWood && !painted ? (
+      {!coloured && !painted ? (
         <Notice kind="rest" title="No new wood here">
           This repair puts no new wood into the face, so there is nothing to colour. What sanding leaves is
           shown below.
         </Notice>
       ) : null}
-      {old.loading || stockTones.loading ? (
+      {old.loading || stockTones.loading || place.loading ? (
         <Progress label="Reading the colours from the photos" fraction={0.5} />
       ) : null}
-      {newWood && !painted && face && !face.body.picture ? (
+      {coloured && !painted && face && !face.body.picture ? (
         <Notice kind="rest" title="The face has no photo">
           So the colour of the old wood is not known and no layers are worked out. Add a photo of the face, or
           match the colour by eye on a test board.
+        </Notice>
+      ) : null}
+      {place.problem ? (
+        <Notice kind="stop" title="The colour of the place could not be read">
+          {place.problem}
         </Notice>
       ) : null}
       {old.problem ? (
@@ -93,8 +101,14 @@ export function BlendScreen() {
       {blend && oldTones && bare ? (
         <>
           <Section
-            title="From bare to blended"
-            help={veneer ? `${veneer.body.name}, bare, beside the old wood.` : ''}
+            title={toned ? 'From the place to its neighbours' : 'From bare to blended'}
+            help={
+              toned
+                ? 'The place as it is, beside the sound wood round it.'
+                : veneer
+                  ? `${veneer.body.name}, bare, beside the old wood.`
+                  : ''
+            }
           >
             <View style={{ flexDirection: 'row', gap: 8 }}>
               <Tone lab={oldTones.mean} label="Old wood" />
@@ -122,7 +136,7 @@ export function BlendScreen() {
               />
             </View>
             {blend.tooDark ? (
-              <Notice kind="stop" title="The new wood is darker than the old ground">
+              <Notice kind="stop" title={`The ${toned ? 'place' : 'new wood'} is darker than the old ground`}>
                 Colour cannot be taken away. Choose lighter wood, or bleach a test piece first.
               </Notice>
             ) : null}

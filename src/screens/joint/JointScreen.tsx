@@ -22,6 +22,7 @@ import {
 } from '@/ui';
 import { cautionsOf } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
+import { Elsewhere } from '../shared/Elsewhere';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -44,6 +45,7 @@ import {
   linkPlansOf,
   surfaceRisk,
   surveyed,
+  worksheetOf,
   type Surveyed,
 } from '@/core/job';
 import { attempt } from '@/core/check';
@@ -58,6 +60,19 @@ export function JointScreen() {
   const change = useChange();
   const { damage, face, piece, onFace, method, treated, repair, shop } = view;
   if (!damage || !piece || !treated || !method) return <Missing what="This damage" loading={view.loading} />;
+  // Opened by its address for a repair that is worked out elsewhere.
+  if (worksheetOf(method) !== 'joint')
+    return (
+      <Page
+        title={methodById(method).label}
+        eyebrow={`${piece.body.name} · ${damageLabel(damage.body)}`}
+        back={{ href: `/damage/${damage.id}/decide`, label: 'Decide' }}
+        list={<TrailList view={view} />}
+      >
+        <Text>{methodById(method).how}</Text>
+        <Elsewhere view={view} />
+      </Page>
+    );
   const survey = surveyed(damage.body, face?.body);
   const { suggested, adhesive: glue, times } = gluing(treated, method, view.glue.adhesive, shop);
   const glueId: AdhesiveId = glue.id;

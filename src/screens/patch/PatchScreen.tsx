@@ -30,6 +30,7 @@ import {
   Text,
   useTheme,
 } from '@/ui';
+import { Elsewhere } from '../shared/Elsewhere';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -78,11 +79,7 @@ export function PatchScreen() {
             ? `The repair is ${method ? methodById(method).label.toLowerCase() : 'not decided'}, which takes no patch.`
             : `${survey.problem} A patch needs the outline to scale.`}
         </Notice>
-        <Button
-          label={survey.ok ? 'See the ranking' : 'Go to the outline'}
-          kind="main"
-          onPress={() => router.push(survey.ok ? `/damage/${damage.id}/decide` : `/damage/${damage.id}`)}
-        />
+        <Elsewhere view={view} />
       </Page>
     );
   }

@@ -9,6 +9,7 @@ import { useShop, type GlueChoice, type Piece, type Shop, type Stored } from '@/
 import { Button, Notice } from '@/ui';
 import { cautionsOf } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
+import { Elsewhere } from '../shared/Elsewhere';
 import { FaceBoard, useDraft } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -63,16 +64,12 @@ export function PressScreen() {
   if (!survey.ok || !face || !method || !glued) {
     return (
       <Page {...frame}>
-        <Notice kind="rest" title="Nothing to press yet">
+        <Notice kind="rest" title="Not under a press">
           {survey.ok
-            ? 'The chosen repair is not glued under clamps.'
+            ? `The repair is ${method ? methodById(method).label.toLowerCase() : 'not decided'}, which is not pressed under clamps.`
             : `${survey.problem} The press plan needs the outline to scale.`}
         </Notice>
-        <Button
-          label={survey.ok ? 'See the ranking' : 'Go to the outline'}
-          kind="main"
-          onPress={() => router.push(survey.ok ? `/damage/${damage.id}/decide` : `/damage/${damage.id}`)}
-        />
+        <Elsewhere view={view} />
       </Page>
     );
   }

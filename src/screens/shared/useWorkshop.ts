@@ -1,9 +1,9 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import useSWR from 'swr';
 import type { Tones } from '@/core/colour';
-import { surroundingsOf, viewOf, type Board, type FaceView } from '@/core/job';
+import { surroundingsOf, viewOf, type Board, type FaceView, type Repair } from '@/core/job';
 import { useList, usePicture, type Stored } from '@/records';
-import { rectifyFace, swatchTones, tonesAroundDamage } from '@/worker';
+import { rectifyFace, swatchTones, tonesAroundDamage, tonesOfPlace } from '@/worker';
 
 /** A picture as something an image can show; let go of when it is no longer shown. */
 export function usePictureUrl(id: string | undefined): string | undefined {
@@ -119,6 +119,29 @@ export function useOldTones(
       : null;
   const { data, error, isLoading } = useSWR<Tones | undefined, Error>(key, () =>
     damage && face ? readOldTones(damage, face, onFace) : Promise.resolve(undefined),
+  );
+  return {
+    ...(data ? { tones: data } : {}),
+    loading: isLoading,
+    ...(error ? { problem: error.message } : {}),
+  };
+}
+
+/** Colour of a damaged place itself, where it is to be toned in. */
+export function usePlaceTones(
+  repair: Repair | undefined,
+  wanted: boolean,
+): { tones?: Tones; loading: boolean; problem?: string } {
+  const pictureId = repair?.face?.body.picture?.id;
+  const place = wanted && repair?.survey.ok && pictureId ? repair.survey.value : undefined;
+  const key =
+    place && pictureId
+      ? ['place-tones', JSON.stringify([viewOf(place.board, pictureId), place.outline])]
+      : null;
+  const { data, error, isLoading } = useSWR<Tones | undefined, Error>(key, () =>
+    place && pictureId
+      ? tonesOfPlace(viewOf(place.board, pictureId), place.outline, place.board.plane.outline)
+      : Promise.resolve(undefined),
   );
   return {
     ...(data ? { tones: data } : {}),

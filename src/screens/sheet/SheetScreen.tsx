@@ -1,6 +1,6 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
-import { bringsWood, methodById } from '@/core/catalogue';
+import { methodById, takesColour } from '@/core/catalogue';
 import { damageLabel, isUnderPaint, linkPlansOf, stepsOfLink } from '@/core/job';
 import { formatMinutes } from '@/core/units';
 import { Button, Figure, Notice, Row, Section, Text } from '@/ui';
@@ -27,7 +27,7 @@ export function SheetScreen() {
   const links = linkPlansOf(repair, shop);
   const link = links.find((l) => l.method === method);
   const steps = plan && link ? stepsOfLink(plan, damage.id, method) : [];
-  const coloured = bringsWood(method) && !isUnderPaint(treated);
+  const coloured = takesColour(method) && !isUnderPaint(treated);
   return (
     <Page
       title={methodById(method).label}
