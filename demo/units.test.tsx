@@ -30,7 +30,7 @@ jest.setTimeout(600_000);
 
 const METRIC =
   /(?<![\w.])\d[\d.,/]*\s?(?:mm|cm|m|mm²|cm²|m²|kPa|MPa|GPa|N|kN|N·m|g|kg|ml|l|g\/m²|kg\/m³)(?![\w²³·/])|°C/;
-const CUSTOMARY = /(?<![\w.])\d[\d.,/]*\s?(?:in|ft|in²|ft²|psi|lbf|oz|lb|fl oz|qt|oz\/ft²)(?![\w²³/])|°F/;
+const CUSTOMARY = /(?<![\w.])\d[\d.,/]*\s?(?:in|ft|in²|ft²|psi|lbf|oz|lb|fl oz|tsp|qt|oz\/ft²)(?![\w²³/])|°F/;
 
 /** The two scales to choose from, and what the owner wrote of the hinges, which stands as it was typed. */
 const ALLOWED = ['°C', '°F', 'Two are 6 mm long; they sit over the lock'];

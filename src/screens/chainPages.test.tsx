@@ -247,7 +247,7 @@ describe('where the trade disagrees', () => {
   test('who clamps hard counts clamps for more', async () => {
     const plain = await boxWith({ method: 'floodAndPress' });
     await openPage(<PressScreen />, { id: plain.damage }, 'Glue and press');
-    expect(screen.getByText(/wanted 250 or more/)).toBeOnTheScreen();
+    expect(screen.getByText(/wanted 250 kPa or more/)).toBeOnTheScreen();
     screen.unmount();
     const hard = await boxWith({ method: 'floodAndPress' }, { piece: { ways: { glueAndForce: 'flooded' } } });
     await openPage(<PressScreen />, { id: hard.damage }, 'Glue and press');

@@ -19,6 +19,9 @@ test.each<[string, string]>([
   ['1.4 g of glue', '0.049 oz of glue'],
   ['200 g/m² and a fifth for waste', '0.66 oz/ft² and a fifth for waste'],
   ['30 ml of water', '1 fl oz of water'],
+  // By the teaspoon of 4.928922 ml.
+  ['1.2 ml of glue', '0.24 tsp of glue'],
+  ['5 to 10 ml', '1 to 2 tsp'],
   ['1 l of water', '1.1 qt of water'],
   ['below 10 °C', 'below 50 °F'],
   ['5 to 30 °C', '41 to 86 °F'],

@@ -20,7 +20,12 @@ function inchesFrom(mm: number, written: string): string {
   return mm < 600 ? inchFraction(mm, 8) : inchFraction(mm, 2);
 }
 
-type Conversion = { unit: string; from: (value: number, written: string) => string };
+type Conversion = {
+  unit: string;
+  from: (value: number, written: string) => string;
+  /** Below so much another unit is used. */
+  small?: { below: number; unit: string; from: (value: number) => string };
+};
 
 const by =
   (factor: number, significant = 2) =>
@@ -47,7 +52,8 @@ const CUSTOMARY: Record<string, Conversion> = {
   'N·m': { unit: 'ft·lbf', from: by(0.737562) },
   g: { unit: 'oz', from: by(1 / 28.349523) },
   kg: { unit: 'lb', from: by(2.2046226) },
-  ml: { unit: 'fl oz', from: by(1 / 29.57353) },
+  // What is measured out by the spoon: 4.928 922 ml to the teaspoon.
+  ml: { unit: 'fl oz', from: by(1 / 29.57353), small: { below: 15, unit: 'tsp', from: by(1 / 4.928922) } },
   l: { unit: 'qt', from: by(1.0566882) },
   'g/m²': { unit: 'oz/ft²', from: by(0.0032770) }, // prettier-ignore
   'ml/m²': { unit: 'fl oz/ft²', from: by(0.0031415) }, // prettier-ignore
@@ -84,7 +90,12 @@ export function inUnits(text: string, { length, temperature }: ShopUnits): strin
   if (length === 'in')
     out = out.replace(QUANTITY, (whole, numbers: string, _space: string, unit: string) => {
       const to = CUSTOMARY[unit];
-      return to ? `${each(numbers, to.from)} ${to.unit}` : whole;
+      if (!to) return whole;
+      const greatest = Math.max(
+        ...(numbers.match(/\d+(?:[.,]\d+)?/g) ?? []).map((n) => Number(n.replace(',', '.'))),
+      );
+      const scale = to.small && greatest < to.small.below ? to.small : to;
+      return `${each(numbers, scale.from)} ${scale.unit}`;
     });
   if (temperature === 'F')
     out = out.replace(TEMPERATURE, (whole: string, numbers: string, at: number) => {

@@ -49,7 +49,7 @@ export function BagFold({ plan, face, thickMm }: { plan: PressPlan; face: Polygo
               label="Bag presses with"
               value={String(Math.round(result.value.pressureKPa))}
               unit="kPa"
-              note={`flat ground wants ${leastKPa} or more`}
+              note={`flat ground wants ${leastKPa} kPa or more`}
               alarm={!result.value.enough}
               source={describeSource(ATMOSPHERE_SOURCE)}
             />

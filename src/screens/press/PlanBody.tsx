@@ -74,7 +74,7 @@ export function PlanBody({
           label="Pressure"
           value={String(Math.round(layout.pressureKPa))}
           unit="kPa"
-          note={`wanted ${plan.targetKPa} or more`}
+          note={`wanted ${plan.targetKPa} kPa or more`}
           alarm={layout.pressureKPa < plan.targetKPa}
           source={`${describeSource(plan.wanted.source)} On flat ground ${adhesive.leastPressureKPa.value} kPa holds: ${describeSource(adhesive.leastPressureKPa.source)}`}
         />

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { G, Line, Polygon, Rect, Text as SvgText } from 'react-native-svg';
-import { Canvas, fonts, materials, Text, useTheme, useWords } from '@/ui';
+import { Canvas, fonts, materials, Text, useTheme } from '@/ui';
+import { useUnits } from '../shared/useUnits';
 
 export type StackPart = 'veneer' | 'core' | 'platen' | 'caul';
 
@@ -45,7 +46,7 @@ export function StackSection(props: Props) {
   const { clampsMm, caulMm, platenAlongMm, platenMm, veneerMm, coreMm, padMm, label, onMove, onMoveEnd } =
     props;
   const theme = useTheme();
-  const said = useWords();
+  const { length } = useUnits();
   const veneer = VENEER_DRAWN * veneerMm;
   const spread = caulMm.height + platenMm;
   // The veneer stays where it is while a board is dragged; the drawing finds its size anew when it has been let go.
@@ -103,7 +104,7 @@ export function StackSection(props: Props) {
                 fontFamily={fonts.text}
                 fill={dark ? materials.badge : materials.paper}
               >
-                {said(words)}
+                {words}
               </SvgText>
             );
           return (
@@ -156,9 +157,9 @@ export function StackSection(props: Props) {
                   <Rect x={x - 5} y={yCaul - CLAMP_MM} width={10} height={CLAMP_MM - 7} fill={theme.ink} />
                 </G>
               ))}
-              {name(0, yCaul + caulMm.height / 2, caulMm.height, `caul ${Math.round(caulMm.height)} mm`)}
-              {name(platenFrom, yPlaten + platenMm / 2, platenMm, `platen ${Math.round(platenMm)} mm`)}
-              {name(left, yCore + coreMm / 2, coreMm, `core ${Math.round(coreMm)} mm`)}
+              {name(0, yCaul + caulMm.height / 2, caulMm.height, `caul ${length(caulMm.height)}`)}
+              {name(platenFrom, yPlaten + platenMm / 2, platenMm, `platen ${length(platenMm)}`)}
+              {name(left, yCore + coreMm / 2, coreMm, `core ${length(coreMm)}`)}
               {name(0, yBlock + BLOCK_MM / 2, BLOCK_MM, 'block')}
               {name(left, yBench + BENCH_MM / 2, BENCH_MM, 'bench', false)}
             </G>
@@ -166,7 +167,7 @@ export function StackSection(props: Props) {
         }}
       </Canvas>
       <Text kind="quiet">
-        {`From the top: caul ${Math.round(caulMm.height)} mm, platen ${Math.round(platenMm)} mm, release sheet, ${veneerMm > 0 ? `veneer ${veneerMm} mm on glue (drawn five times as thick), ` : ''}core ${Math.round(coreMm)} mm, block, bench. Drag a ring to change a layer.`}
+        {`From the top: caul ${length(caulMm.height)}, platen ${length(platenMm)}, release sheet, ${veneerMm > 0 ? `veneer ${length(veneerMm)} on glue (drawn five times as thick), ` : ''}core ${length(coreMm)}, block, bench. Drag a ring to change a layer.`}
       </Text>
     </View>
   );
