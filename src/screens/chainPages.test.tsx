@@ -251,7 +251,7 @@ describe('where the trade disagrees', () => {
     screen.unmount();
     const hard = await boxWith({ method: 'floodAndPress' }, { piece: { ways: { glueAndForce: 'flooded' } } });
     await openPage(<PressScreen />, { id: hard.damage }, 'Glue and press');
-    expect(screen.getByText(/wanted 700 or more/)).toBeOnTheScreen();
+    expect(screen.getByText(/wanted 700 kPa or more/)).toBeOnTheScreen();
   });
 
   test('overnight keeps the clamps on', async () => {

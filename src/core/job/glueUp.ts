@@ -98,3 +98,19 @@ export function withinReach(
     ...last,
   ];
 }
+
+/**
+ * When the clamps for the next stage are free: at once where enough are left over, else when those of this stage come off.
+ *
+ * @param clampsOffAtMs moment at which the clamps of this stage come off
+ */
+export function nextClamps(
+  { stages, press }: GlueUp,
+  clampsOffAtMs: number,
+): { needed: number; freeNow: number; atMs?: number } | undefined {
+  const [stage] = stages?.stages ?? [];
+  if (!stage || !press || (stages?.stages.length ?? 0) < 2) return undefined;
+  const freeNow = Math.max(0, press.owned - stage.clamps);
+  const needed = stage.clamps;
+  return freeNow >= needed ? { needed, freeNow } : { needed, freeNow, atMs: clampsOffAtMs };
+}

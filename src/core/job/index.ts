@@ -72,7 +72,7 @@ export { jobSchema, jobTasks, planSchema, type JobInput } from './tasks';
 export { MARK_TOOLS, onLine, remarked, shifted, storedMark, tapped, withPoint } from './marking';
 export { movedPlacing, placingHandles, withCauls, withClamp } from './placing';
 export { around, closeViewOf, contentOf, strokeAt, viewOf, type FaceView } from './views';
-export { glueUpOf, withinReach, type GlueUp } from './glueUp';
+export { glueUpOf, nextClamps, withinReach, type GlueUp } from './glueUp';
 export { HELD_BY, hammerGlue, heldStart, heldWith, heldWords, type Held } from './held';
 export { barsOf, frontPicture, frontPiece, worstFace } from './front';
 export { repairWords, unitsOf } from './words';

@@ -3,7 +3,7 @@ import type { Point } from '../geometry';
 import { CLAMPS } from '../press';
 import { amountWords } from './amountWords';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece } from './defaults';
-import { glueUpOf, withinReach } from './glueUp';
+import { glueUpOf, nextClamps, withinReach } from './glueUp';
 import { HELD_BY } from './held';
 import { linkPlansOf } from './links';
 import { planOf, stepsOfLink } from './plan';
@@ -149,6 +149,24 @@ describe('the glue-up clock', () => {
     expect(clock.value.clampWords).toBe(
       Object.entries(link?.clamps ?? {}).map(([kind, n]) => `${n} × ${CLAMPS.find((c) => c.id === kind)?.label}`).join(' and '),
     ); // prettier-ignore
+  });
+
+  test('in stages it says when the next clamps are free: at once where some are left, else when these come off', () => {
+    const wide: Partial<Damage> = { kind: 'liftedEdge', outline: [[0.05, 1], [0.05, 0.6], [0.95, 0.6], [0.95, 1]] }; // prettier-ignore
+    const withClamps = (count: number) => {
+      const shop: Shop = { ...DEFAULT_SHOP, clamps: [{ id: 'deepC', count }], pace: { spreadMinPer100Cm2: 2, secondsPerClamp: 30 } }; // prettier-ignore
+      const made = glueUpOf(repairFor(damaged('floodAndPress', wide), shop), 'floodAndPress', shop);
+      if (!made.ok) throw new Error(made.problem);
+      return { plan: made.value, next: nextClamps(made.value, 1000) };
+    };
+    const many = withClamps(60);
+    // 540 × 160 mm at two minutes for 100 cm² is over the open time: stages, though clamps are plenty.
+    expect(many.plan.stages?.limit).toBe('openTime');
+    expect(many.next?.atMs).toBeUndefined();
+    expect(many.next?.freeNow).toBeGreaterThanOrEqual(many.next?.needed ?? Infinity);
+    const few = withClamps(3);
+    expect(few.next).toMatchObject({ atMs: 1000, needed: few.plan.stages?.stages[0]?.clamps });
+    expect(nextClamps({ ...few.plan, stages: { stages: [], limit: 'none' } }, 1000)).toBeUndefined();
   });
 
   test.each<[string, MethodId, Partial<Damage>, Partial<Shop>, string]>([

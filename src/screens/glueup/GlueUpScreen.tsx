@@ -14,7 +14,15 @@ import { useChange } from '../shared/useChange';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { signal, useLitScreen } from '@/instruments';
-import { damageLabel, glueUpOf, surfaceRisk, withinReach, worksheetPage, type GlueUp } from '@/core/job';
+import {
+  damageLabel,
+  glueUpOf,
+  nextClamps,
+  surfaceRisk,
+  withinReach,
+  worksheetPage,
+  type GlueUp,
+} from '@/core/job';
 
 const TICK_MS = 250;
 /** A first warning when so much of the open time is left. */
@@ -126,12 +134,15 @@ function Running({
           {running.clampedAt === undefined ? (
             <Button big label="All clamps are on" kind="main" onPress={clamped} />
           ) : running.stage < count ? (
-            <Button
-              big
-              label={`Start stage ${running.stage + 1}: glue is on`}
-              kind="main"
-              onPress={() => start(running.stage + 1)}
-            />
+            <>
+              <NextClamps plan={plan} clock={clock} />
+              <Button
+                big
+                label={`Start stage ${running.stage + 1}: glue is on`}
+                kind="main"
+                onPress={() => start(running.stage + 1)}
+              />
+            </>
           ) : (
             <Button big label="Back to the bench" kind="main" onPress={done} />
           )}
@@ -216,6 +227,22 @@ function Clock({ clock }: { clock: GlueClock }) {
         )}
       </View>
     </View>
+  );
+}
+
+/** Whether the next stage has its clamps, or when it will. */
+function NextClamps({ plan, clock }: { plan: GlueUp; clock: GlueClock }) {
+  const next = clock.clampsOffAtMs === undefined ? undefined : nextClamps(plan, clock.clampsOffAtMs);
+  if (!next) return null;
+  return (
+    <Notice
+      kind="rest"
+      title={`The next stage takes ${next.needed} ${next.needed === 1 ? 'clamp' : 'clamps'}`}
+    >
+      {next.atMs === undefined
+        ? `${next.freeNow} are free now.`
+        : `${next.freeNow} ${next.freeNow === 1 ? 'is' : 'are'} free now; those of this stage come off at ${clockText(next.atMs)}, ${dayText(next.atMs)}.`}
+    </Notice>
   );
 }
 

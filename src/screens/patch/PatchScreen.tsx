@@ -111,6 +111,9 @@ export function PatchScreen() {
           ),
         )
       : undefined;
+  // What is set aside, or has no photo, can be taken all the same.
+  const ranked = match?.ok ? match.value.ranked : [];
+  const byHand = stock.records.filter((v) => !ranked.some((m) => m.id === v.id));
   const chosen = stock.records.find((v) => v.id === damage.body.patch.veneerId);
   const sheet = (p: Patch) =>
     pagesInUnits(
@@ -222,11 +225,11 @@ export function PatchScreen() {
             <Tone lab={old.tones.line} label="Old lines" />
           </View>
         ) : null}
-        {!match?.ok && !old.loading && !stockTones.loading && stock.records.length > 0 ? (
+        {!old.loading && !stockTones.loading && byHand.length > 0 ? (
           <Chips
-            label="Choose it by hand"
+            label={match?.ok ? 'Or one that is not ranked' : 'Choose it by hand'}
             help="Hold it against the old wood in the light the piece will stand in."
-            options={stock.records.map((v) => ({ value: v.id, label: v.body.name }))}
+            options={byHand.map((v) => ({ value: v.id, label: v.body.name }))}
             value={chosen?.id}
             onChange={(veneerId) => set({ veneerId })}
           />
