@@ -1,5 +1,6 @@
 import type { AsyncStorage } from '@react-native-async-storage/async-storage';
 import { ConflictError, StoreError } from './errors';
+import { picturesOf } from './links';
 import { readText } from './migrate';
 import { BODY_SCHEMAS, KINDS, SHAPE_VERSION } from './schemas';
 import type { AnyStored, Bodies, Kind, Stored } from './types';
@@ -210,25 +211,6 @@ export function createStore(
   }
 
   return { list, listAll, get, create, update, putAll, remove, everything, listAside };
-}
-
-/** Names of the pictures that a record shows. */
-export function picturesOf(record: AnyStored): string[] {
-  switch (record.kind) {
-    case 'piece':
-      return (record.body.photos ?? []).map((p) => p.pictureId);
-    case 'face':
-      return [
-        ...(record.body.picture ? [record.body.picture.id] : []),
-        ...(record.body.photos ?? []).map((p) => p.pictureId),
-      ];
-    case 'veneer':
-      return record.body.pictureId ? [record.body.pictureId] : [];
-    case 'log':
-      return record.body.pictures.map((p) => p.pictureId);
-    default:
-      return [];
-  }
 }
 
 export function isOf<K extends Kind>(record: AnyStored, kind: K): record is AnyStored & Stored<K> {

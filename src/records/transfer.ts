@@ -1,7 +1,7 @@
 import { parseJson } from '@/core/check';
 import { readRecord } from './migrate';
 import { SHAPE_VERSION } from './schemas';
-import { picturesOf } from './store';
+import { linksOf } from './links';
 import type { AnyStored } from './types';
 
 export const FORMAT = 'rustic-lantern';
@@ -88,10 +88,9 @@ export function importText(text: string, name: string): ImportSummary {
 function brokenLink(records: readonly AnyStored[]): string | undefined {
   const have = new Set(records.map((r) => `${r.kind}/${r.id}`));
   for (const r of records) {
-    const links = picturesOf(r).map((id) => `picture/${id}`);
-    if (r.kind === 'face' || r.kind === 'damage' || r.kind === 'log') links.push(`piece/${r.body.pieceId}`);
-    if (r.kind === 'damage' && r.body.faceId) links.push(`face/${r.body.faceId}`);
-    const lost = links.find((l) => !have.has(l));
+    const lost = linksOf(r)
+      .map((l) => `${l.kind}/${l.id}`)
+      .find((l) => !have.has(l));
     if (lost) return `is incomplete: ${r.kind} ${r.id} points at ${lost}, which is not in the file.`;
   }
   return undefined;

@@ -1,0 +1,42 @@
+import Joi from 'joi';
+import type { PhotoRole } from '../../terms';
+
+/** Something that is stored under a name. */
+export type Named<Body> = { id: string; body: Body };
+
+export type Photo = { pictureId: string; role: PhotoRole; note: string };
+
+export const keys = (table: object): Joi.StringSchema => Joi.string().valid(...Object.keys(table));
+
+export const ids = (list: readonly { id: string }[]): Joi.StringSchema =>
+  Joi.string().valid(...list.map((x) => x.id));
+
+export const idSchema = Joi.string().pattern(/^[A-Za-z0-9_-]{1,64}$/);
+export const textSchema = (most: number): Joi.StringSchema => Joi.string().allow('').max(most);
+
+export const localTime = Joi.string().pattern(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}$/);
+// Handles may be dragged a little outside the picture.
+export const place = Joi.array()
+  .ordered(Joi.number().min(-2).max(3).required(), Joi.number().min(-2).max(3).required())
+  .length(2);
+
+// Where something stands on a face, mm.
+export const spotMm = Joi.array()
+  .ordered(Joi.number().min(-1000).max(6000).required(), Joi.number().min(-1000).max(6000).required())
+  .length(2);
+
+export const places = (least: number, most: number): Joi.ArraySchema =>
+  Joi.array().items(place).min(least).max(most);
+
+export const millimetres = (least: number, most: number): Joi.NumberSchema =>
+  Joi.number().min(least).max(most);
+
+export const photos = Joi.array()
+  .items(
+    Joi.object({
+      pictureId: idSchema.required(),
+      role: Joi.string().valid('overall', 'raking', 'detail', 'before', 'after').required(),
+      note: textSchema(500).required(),
+    }),
+  )
+  .max(60);

@@ -1,0 +1,32 @@
+import Joi from 'joi';
+import { idSchema, textSchema, localTime } from './common';
+
+export type LogEntry = {
+  pieceId: string;
+  taskId: string;
+  title: string;
+  /** Local time without zone. */
+  doneAt: string;
+  actualMin: number;
+  note: string;
+  pictures: { pictureId: string; role: 'before' | 'after' }[];
+};
+
+/** How a log looks where it is stored, in a file, or at the registry's doors. */
+export const logSchema: Joi.ObjectSchema<LogEntry> = Joi.object({
+  pieceId: idSchema.required(),
+  taskId: Joi.string().max(200).required(),
+  title: textSchema(300).required(),
+  doneAt: localTime.required(),
+  actualMin: Joi.number().min(0).max(527_040).required(),
+  note: textSchema(4000).required(),
+  pictures: Joi.array()
+    .items(
+      Joi.object({
+        pictureId: idSchema.required(),
+        role: Joi.string().valid('before', 'after').required(),
+      }),
+    )
+    .max(50)
+    .required(),
+});

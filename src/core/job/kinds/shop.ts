@@ -1,0 +1,89 @@
+import Joi from 'joi';
+import { ADHESIVES, GLUE_FIGURES, type AdhesiveId, type OwnGlue } from '../../adhesive';
+import type { MaterialId } from '../../catalogue';
+import { stockSchema, weightsSchema, type Weights } from '../../method';
+import { CLAMPS, type ClampId, type Pace } from '../../press';
+import { PAPERS, type Paper } from '../../print';
+import { SCHOOLS, type School } from '../../terms';
+import type { LengthUnit, TemperatureUnit } from '../../units';
+import { keys, ids, millimetres } from './common';
+
+export type Shop = {
+  lengthUnit: LengthUnit;
+  temperatureUnit: TemperatureUnit;
+  temperatureC: number;
+  relativeHumidity: number;
+  climateFrom: 'typed' | 'instrument';
+  hands: number;
+  /** The force is the owner's own, where it was measured. */
+  clamps: { id: ClampId; count: number; forceN?: number }[];
+  caulWidthMm: number;
+  caulHeightMm: number;
+  platenMm: number;
+  /** Boards there are beside the usual ones above. */
+  platens?: number[];
+  cauls?: { widthMm: number; heightMm: number }[];
+  pace?: Pace;
+  workingHours: { from: string; to: string };
+  theme: 'daylight' | 'lamplight' | 'system';
+  paper: Paper;
+  /** The owner's own weights of the criteria, by school. */
+  weights?: Partial<Record<School, Partial<Weights>>>;
+  /** What is in stock; not known until the owner has said so. */
+  materials?: MaterialId[];
+  /** Figures of the shop's own products. */
+  glues?: Partial<Record<AdhesiveId, OwnGlue>>;
+  /** To be bought. */
+  shopping?: MaterialId[];
+};
+
+const ownGlue = Joi.object(
+  Object.fromEntries(
+    Object.entries(GLUE_FIGURES).map(([f, { least, most }]) => [f, Joi.number().min(least).max(most)]),
+  ),
+);
+
+/** How a shop looks where it is stored, in a file, or at the registry's doors. */
+export const shopSchema: Joi.ObjectSchema<Shop> = Joi.object({
+  lengthUnit: Joi.string().valid('mm', 'in').required(),
+  temperatureUnit: Joi.string().valid('C', 'F').required(),
+  temperatureC: Joi.number().min(-10).max(45).required(),
+  relativeHumidity: Joi.number().min(0).max(0.98).required(),
+  climateFrom: Joi.string().valid('typed', 'instrument').required(),
+  hands: Joi.number().integer().min(1).max(20).required(),
+  clamps: Joi.array()
+    .items(
+      Joi.object({
+        id: ids(CLAMPS).required(),
+        count: Joi.number().integer().min(0).max(500).required(),
+        forceN: Joi.number().min(10).max(50_000),
+      }),
+    )
+    .max(50)
+    .required(),
+  caulWidthMm: millimetres(10, 300).required(),
+  caulHeightMm: millimetres(10, 150).required(),
+  platenMm: millimetres(3, 100).required(),
+  platens: Joi.array().items(millimetres(3, 100)).max(8),
+  cauls: Joi.array()
+    .items(Joi.object({ widthMm: millimetres(10, 300).required(), heightMm: millimetres(5, 150).required() }))
+    .max(8),
+  pace: Joi.object({
+    spreadMinPer100Cm2: Joi.number().min(0.05).max(30).required(),
+    secondsPerClamp: Joi.number().min(1).max(600).required(),
+  }),
+  workingHours: Joi.object({
+    from: Joi.string()
+      .pattern(/^\d{2}:\d{2}$/)
+      .required(),
+    to: Joi.string()
+      .pattern(/^\d{2}:\d{2}$/)
+      .required(),
+  }).required(),
+  theme: Joi.string().valid('daylight', 'lamplight', 'system').required(),
+  paper: keys(PAPERS).required(),
+  weights: Joi.object(Object.fromEntries(Object.keys(SCHOOLS).map((k) => [k, weightsSchema]))),
+  materials: stockSchema,
+  shopping: stockSchema,
+  glues: Joi.object(Object.fromEntries(ADHESIVES.map((a) => [a.id, ownGlue]))),
+});
