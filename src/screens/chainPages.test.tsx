@@ -20,7 +20,11 @@ import { PressScreen } from './press/PressScreen';
 import { recordPages } from '@/core/papers';
 import { AboutScreen } from './survey/AboutScreen';
 import { WaysScreen } from './ways/WaysScreen';
-import { planOf } from '@/core/job';
+import { planOf, stepsOfLink, type LinkPlan } from '@/core/job';
+import { clampById } from '@/core/press';
+import { formatMinutes, formatSmall } from '@/core/units';
+import { SheetScreen } from './sheet/SheetScreen';
+import { SpecialScreen } from './special/SpecialScreen';
 
 jest.mock('expo-router', () => jest.requireActual('@/testing/room').routerMock);
 jest.mock('@/worker', () => jest.requireActual('@/testing/room').workerMock);
@@ -277,4 +281,79 @@ test('what can be done tonight is said with what it costs in looks', async () =>
   await press('With what I have tonight');
   await waitFor(() => expect(screen.getByText('What tonight costs in looks')).toBeOnTheScreen());
   expect(screen.getByText(/With everything at hand it would be veneer patch, which hides 4 of 5; this hides \d of 5/)).toBeOnTheScreen(); // prettier-ignore
+});
+
+describe('the figures on a page are those of the plan', () => {
+  const planned = async (ids: { piece: string; face: string; damage: string }) => {
+    const [piece, face, damage] = await Promise.all([
+      whole('piece', ids.piece),
+      whole('face', ids.face),
+      whole('damage', ids.damage),
+    ]);
+    const plan = planOf({ piece, faces: [face], damages: [damage], shop: await shopNow() });
+    const link = plan.repairs[0]?.links.find((l) => l.method === damage.body.method);
+    if (!link) throw new Error('The repair has no such link.');
+    return { plan, link };
+  };
+  const gramsOf = ({ amounts }: LinkPlan): string =>
+    amounts.flatMap((a) => (a.of === 'weight' ? [`${formatSmall(a.grams)} g`] : []))[0] ?? '';
+
+  test('glue and press', async () => {
+    const ids = await boxWith({ method: 'floodAndPress' });
+    const { link } = await planned(ids);
+    await openPage(<PressScreen />, { id: ids.damage }, 'Glue and press');
+    expect(said('Clamps')).toContain(`${link.press?.clamps} of ${link.press?.owned}`);
+    expect(said('Glue')).toContain(gramsOf(link));
+  });
+
+  test('a patch', async () => {
+    const ids = await boxWith({ kind: 'missingVeneer', outline: IN_THE_MIDDLE, method: 'veneerPatch' });
+    const { link } = await planned(ids);
+    await openPage(<PressScreen />, { id: ids.damage }, 'Glue and press');
+    expect(said('Clamps')).toContain(`${link.press?.clamps} of ${link.press?.owned}`);
+    expect(said('Glue')).toContain(gramsOf(link));
+  });
+
+  test('a split', async () => {
+    const line: Damage['mark'] = { tool: 'line', points: [[0.1, 0.5], [0.6, 0.5]], widthMm: 0.6 }; // prettier-ignore
+    const ids = await boxWith({ kind: 'longCrack', outline: [], mark: line, method: 'glueSplit' });
+    const { link } = await planned(ids);
+    await openPage(<JointScreen />, { id: ids.damage }, 'Clamps');
+    expect(said('Glue')).toContain(gramsOf(link));
+    for (const [kind, count] of Object.entries(link.clamps ?? {})) {
+      expect(screen.getByText(clampById(kind).label)).toBeOnTheScreen();
+      expect(screen.getAllByText(String(count)).length).toBeGreaterThan(0);
+    }
+  });
+
+  test('a fill: its amount, and each step with the minutes it has at the bench', async () => {
+    const ids = await boxWith({ kind: 'gouge', outline: IN_THE_MIDDLE, method: 'bareFiller', answers: { depthMm: 4 } }); // prettier-ignore
+    const { plan, link } = await planned(ids);
+    await openPage(<SheetScreen />, { id: ids.damage }, /^1\. First fill/);
+    const [amount] = link.amounts;
+    expect(amount).toMatchObject({ of: 'volume' });
+    if (amount?.of !== 'volume') throw new Error('A fill is no volume.');
+    expect(screen.getByText(`${formatSmall(amount.ml)} ml`)).toBeOnTheScreen();
+    const steps = stepsOfLink(plan, ids.damage, 'bareFiller');
+    for (const [i, t] of steps.entries())
+      expect(said(`${i + 1}\\. ${t.title}`)).toContain(formatMinutes(t.attendedMin));
+    const hands = steps.reduce((sum, t) => sum + t.attendedMin, 0);
+    expect(screen.getAllByText(formatMinutes(hands)).length).toBeGreaterThan(0);
+  });
+
+  test('a way of holding chosen on the page of awkward shapes is on the sheet, the clock and the plan', async () => {
+    const ids = await boxWith({ method: 'floodAndPress', figures: { 'awkward.shape': 'hammer' } });
+    await openPage(<SpecialScreen />, { id: ids.damage }, 'Awkward shapes');
+    await press('Hold it this way');
+    await waitFor(async () => expect((await stored('damage', ids.damage))?.glue.held).toBe('hammer'));
+    const { plan, link } = await planned(ids);
+    expect(link.clamps).toEqual({});
+    expect(plan.tasks.find((t) => t.id.endsWith('/press'))?.detail).toContain('Veneer hammer');
+    screen.unmount();
+    await openPage(<PressScreen />, { id: ids.damage }, 'It is held in another way than by these clamps');
+    expect(screen.getByText(/^Held as: hammer veneering\. Veneer hammer;/)).toBeOnTheScreen();
+    screen.unmount();
+    await openPage(<GlueUpScreen />, { id: ids.damage }, 'Within reach before the glue is out');
+    expect(screen.getByText('Veneer hammer')).toBeOnTheScreen();
+  });
 });

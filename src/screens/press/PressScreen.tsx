@@ -30,10 +30,13 @@ import { fieldFrame } from './useField';
 import { useQuietSlit } from './useQuietSlit';
 import {
   damageLabel,
+  heldWith,
+  heldWords,
   linkedPage,
   movedPlacing,
   placingHandles,
   pressPlan,
+  type Repair,
   surfaceRisk,
   surveyed,
   type Surveyed,
@@ -48,8 +51,8 @@ export function PressScreen() {
   const { id, link } = useLocalSearchParams<{ id: string; link?: string }>();
   const view = useDamageView(id, link, PRESSED_FAMILIES);
   const { shop } = useShop();
-  const { damage, face, piece, onFace, treated, method } = view;
-  if (!damage || !piece || !treated) return <Missing what="This damage" loading={view.loading} />;
+  const { damage, face, piece, onFace, treated, method, repair } = view;
+  if (!damage || !piece || !treated || !repair) return <Missing what="This damage" loading={view.loading} />;
   const survey = surveyed(damage.body, face?.body);
   const frame = {
     title: 'Glue and press',
@@ -75,7 +78,7 @@ export function PressScreen() {
   }
   return (
     <PressPage
-      {...{ damage, face, piece, onFace, treated, method, shop, frame }}
+      {...{ damage, face, piece, onFace, treated, method, repair, shop, frame }}
       main={view.chain?.method ?? method}
       choice={view.glue}
       keepGlue={view.keepGlue}
@@ -91,6 +94,7 @@ type PageProps = {
   onFace: readonly Stored<'damage'>[];
   treated: Piece;
   method: MethodId;
+  repair: Repair;
   /** The method that was chosen, of whose chain this is a link. */
   main: MethodId;
   choice: GlueChoice;
@@ -107,6 +111,7 @@ function PressPage({
   onFace,
   treated,
   method,
+  repair,
   main,
   choice,
   keepGlue,
@@ -125,6 +130,7 @@ function PressPage({
   const result = pressPlan(treated, method, { ...damage.body, glue: glue.value }, survey, shop);
   const set = (patch: GlueChoice): void => change(damage, keepGlue({ ...choice, ...patch }));
   const plan = result.ok ? result.value : undefined;
+  const held = choice.held ? heldWith(choice.held, repair, method, choice, shop, plan) : undefined;
   const slitting = method === 'injectAndPress';
   const quiet = useQuietSlit(survey, face.body, slitting);
   const figures = damage.body.figures ?? {};
@@ -172,6 +178,11 @@ function PressPage({
         />
       }
     >
+      {held?.ok ? (
+        <Notice kind="rest" title="It is held in another way than by these clamps">
+          {heldWords(held.value)}
+        </Notice>
+      ) : null}
       {!plan ? (
         <Notice kind="stop">{result.ok ? '' : result.problem}</Notice>
       ) : (
