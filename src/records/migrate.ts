@@ -19,14 +19,24 @@ export function readRecord(raw: unknown): ReadResult {
   const { kind, version } = given;
   if (!isKind(kind))
     return { ok: false, reason: `It is of an unknown kind “${String(kind).slice(0, 40)}”.`, newer: false };
-  if (typeof version === 'number' && version > SHAPE_VERSION) {
+  if (
+    version !== undefined &&
+    !(typeof version === 'number' && Number.isSafeInteger(version) && version >= 1)
+  ) {
+    return {
+      ok: false,
+      reason: `Its version “${String(version).slice(0, 40)}” is no whole number from 1 on.`,
+      newer: false,
+    };
+  }
+  if (version !== undefined && version > SHAPE_VERSION) {
     return {
       ok: false,
       reason: `It was written by a newer version of the app (shape ${version}; this app knows ${SHAPE_VERSION}).`,
       newer: true,
     };
   }
-  for (let v = typeof version === 'number' ? version : SHAPE_VERSION; v < SHAPE_VERSION; v++) {
+  for (let v = version ?? SHAPE_VERSION; v < SHAPE_VERSION; v++) {
     const step = MIGRATIONS[kind]?.[v];
     const body = given.body;
     if (step && typeof body === 'object' && body !== null) given.body = step({ ...body });

@@ -326,3 +326,50 @@ describe('export and import', () => {
     );
   });
 });
+
+describe('versions and dates', () => {
+  const record = (over: object, body: object = {}): unknown => ({
+    kind: 'piece', id: 'p', version: SHAPE_VERSION, revision: 1, savedAt: NOW, body: { ...PIECE, ...body }, ...over,
+  }); // prettier-ignore
+
+  test.each([-1e17, -1, 0, 0.5, 1.5, NaN, Infinity, -Infinity, '1', null])(
+    'a version of %p is no version, and is told at once',
+    (version) => {
+      const read = readRecord(record({ version }));
+      expect(read.ok ? '' : read.reason).toContain('version');
+      expect(read.ok ? false : read.newer).toBe(false);
+    },
+  );
+
+  test('whole versions up to the present one are read, and a later one is left alone as newer', () => {
+    for (let version = 1; version <= SHAPE_VERSION; version++)
+      expect(readRecord(record({ version })).ok).toBe(true);
+    const later = readRecord(record({ version: SHAPE_VERSION + 1 }));
+    expect(later.ok ? undefined : later.newer).toBe(true);
+  });
+
+  test.each<[string, object]>([
+    ['a thirteenth month', { createdAt: '2026-13-01T08:00:00' }],
+    ['a day that February has not', { createdAt: '2026-02-30T08:00:00' }],
+    ['an hour that no clock shows', { createdAt: '2026-03-02T25:00:00' }],
+    ['a sixty-first minute', { createdAt: '2026-03-02T08:61:00' }],
+    ['a deadline on no day', { deadline: '2026-13-45' }],
+    ['the 29th of February in a common year', { deadline: '2027-02-29' }],
+  ])('%s is refused', (_, body) => {
+    expect(readRecord(record({}, body)).ok).toBe(false);
+  });
+
+  test('a leap day is a day', () => {
+    expect(readRecord(record({}, { deadline: '2028-02-29' })).ok).toBe(true);
+  });
+
+  test.each<[string, object]>([
+    ['hours that run backwards', { workingHours: { from: '17:00', to: '08:00' } }],
+    ['no hours at all', { workingHours: { from: '08:00', to: '08:00' } }],
+    ['an hour that is none', { workingHours: { from: '08:00', to: '99:99' } }],
+  ])('a shop with %s is refused', (_, over) => {
+    const shop = { kind: 'shop', id: 'shop', version: SHAPE_VERSION, revision: 1, savedAt: NOW, body: { ...DEFAULT_SHOP, ...over } }; // prettier-ignore
+    expect(readRecord(shop).ok).toBe(false);
+    expect(readRecord({ ...shop, body: DEFAULT_SHOP }).ok).toBe(true);
+  });
+});

@@ -2,6 +2,7 @@ import Joi from 'joi';
 import type { BenchTask } from '../bench';
 import type { Choices } from './plan';
 import { planOf } from './plan';
+import { localTime } from './kinds/common';
 import { idSchema, JOB_SCHEMAS } from './schemas';
 import type { Damage, Face, Named, Piece, Shop, Veneer } from './types';
 
@@ -54,7 +55,6 @@ const tones = Joi.object().pattern(
     pixels: Joi.number().integer().min(0).required(),
   }).unknown(false),
 );
-const localTime = Joi.string().pattern(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}$/);
 
 /**
  * Input of `job.plan`: `{piece, faces, damages, choices?, stock?, shop, done?, tones?, at?}`. Bodies are as they are stored, each

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { calendarOf, minutesFrom, type WorkingHours } from '../../calendar';
 import type { PhotoRole } from '../../terms';
 
 /** Something that is stored under a name. */
@@ -14,7 +15,32 @@ export const ids = (list: readonly { id: string }[]): Joi.StringSchema =>
 export const idSchema = Joi.string().pattern(/^[A-Za-z0-9_-]{1,64}$/);
 export const textSchema = (most: number): Joi.StringSchema => Joi.string().allow('').max(most);
 
-export const localTime = Joi.string().pattern(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}$/);
+/** Refuses a text that a reader of it refuses. */
+const readable =
+  (read: (text: string) => unknown): Joi.CustomValidator<string> =>
+  (text) => {
+    read(text);
+    return text;
+  };
+
+/** A moment that a calendar and a clock show, `2026-03-02T08:00:00`. */
+export const localTime = Joi.string()
+  .pattern(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}$/)
+  .custom(readable(minutesFrom));
+
+/** A day of the calendar, `2026-03-02`. */
+export const day = Joi.string()
+  .pattern(/^\d{4}-\d{2}-\d{2}$/)
+  .custom(readable((text) => minutesFrom(`${text}T00:00:00`)));
+
+/** Working hours that run forward within a day. */
+export const workingHours = Joi.object({
+  from: Joi.string().required(),
+  to: Joi.string().required(),
+}).custom((hours: WorkingHours) => {
+  calendarOf(hours);
+  return hours;
+});
 // Handles may be dragged a little outside the picture.
 export const place = Joi.array()
   .ordered(Joi.number().min(-2).max(3).required(), Joi.number().min(-2).max(3).required())

@@ -3,7 +3,7 @@ import { HAZARDS, type Hazard } from '../../safety';
 import { FINISH_GOALS, SCHOOLS, type FinishGoal, type School } from '../../terms';
 import { waysSchema, type WayChoices } from '../../ways';
 import type { Air } from '../../wood';
-import { keys, idSchema, textSchema, localTime, millimetres, photos, type Photo } from './common';
+import { keys, idSchema, textSchema, localTime, day, millimetres, photos, type Photo } from './common';
 
 /** What was taken off a piece, and where it goes back. */
 export type Part = {
@@ -69,7 +69,7 @@ export const pieceSchema: Joi.ObjectSchema<Piece> = Joi.object({
   goal: keys(FINISH_GOALS).required(),
   note: textSchema(4000).required(),
   createdAt: localTime.required(),
-  deadline: Joi.string().pattern(/^\d{4}-\d{2}-\d{2}$/),
+  deadline: day,
   home: Joi.object({ dry: air.required(), damp: air.required() }),
   photos,
   parts,

@@ -6,7 +6,7 @@ import { CLAMPS, type ClampId, type Pace } from '../../press';
 import { PAPERS, type Paper } from '../../print';
 import { SCHOOLS, type School } from '../../terms';
 import type { LengthUnit, TemperatureUnit } from '../../units';
-import { keys, ids, millimetres } from './common';
+import { keys, ids, millimetres, workingHours } from './common';
 
 export type Shop = {
   lengthUnit: LengthUnit;
@@ -72,14 +72,7 @@ export const shopSchema: Joi.ObjectSchema<Shop> = Joi.object({
     spreadMinPer100Cm2: Joi.number().min(0.05).max(30).required(),
     secondsPerClamp: Joi.number().min(1).max(600).required(),
   }),
-  workingHours: Joi.object({
-    from: Joi.string()
-      .pattern(/^\d{2}:\d{2}$/)
-      .required(),
-    to: Joi.string()
-      .pattern(/^\d{2}:\d{2}$/)
-      .required(),
-  }).required(),
+  workingHours: workingHours.required(),
   theme: Joi.string().valid('daylight', 'lamplight', 'system').required(),
   paper: keys(PAPERS).required(),
   weights: Joi.object(Object.fromEntries(Object.keys(SCHOOLS).map((k) => [k, weightsSchema]))),
