@@ -127,5 +127,6 @@ export const workerMock = {
   computeInWorker: (name: string, input: unknown): Promise<unknown> => compute(name, input),
   planPiece: (id: string) => planner.plan(id),
   planBench: (at: string) => planner.bench(at),
-  planFront: (at: string) => planner.front(at, undefined),
+  planFront: () => planner.front(undefined),
+  planDays: async (at: string) => ({ ...(await planner.front(undefined)), bars: await planner.days(at) }),
 };

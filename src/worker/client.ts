@@ -81,5 +81,8 @@ export const planPiece = (pieceId: string): Promise<Plan | undefined> =>
 /** The days over all pieces. @param at local time without zone */
 export const planBench = (at: string): Promise<BenchPlan> => run({}, (id, worker) => worker.bench(id, at));
 
-/** What the first page shows. @param at local time without zone */
-export const planFront = (at: string): Promise<Front> => run({}, (id, worker) => worker.front(id, at));
+/** The pieces on the first page, with the days as they were last known. */
+export const planFront = (): Promise<Front> => run({}, (id, worker) => worker.front(id));
+
+/** The same with its days ahead. @param at local time without zone */
+export const planDays = (at: string): Promise<Front> => run({}, (id, worker) => worker.days(id, at));

@@ -3,7 +3,7 @@ import { calendarOf } from '@/core/calendar';
 import { tonesIn } from '@/core/catalogue';
 import type { JobContext } from '@/core/check';
 import type { Tones } from '@/core/colour';
-import type { Front, FrontPicture, FrontPiece } from '@/core/front';
+import type { Bar, Front, FrontPicture, FrontPiece } from '@/core/front';
 import type { Polygon } from '@/core/geometry';
 import {
   barsOf,
@@ -238,8 +238,8 @@ export function createPlanner(store: Store, photos?: PhotoReaders) {
       return benchOf(await read(), at, context);
     },
 
-    /** What the first page shows. @param last what it showed before: pictures that are still true are taken from it */
-    async front(at: string, last: Front | undefined, context: JobContext = {}): Promise<Front> {
+    /** The pieces on the first page. @param last what it showed before: pictures that are still true, and the days, are taken from it */
+    async front(last: Front | undefined): Promise<Front> {
       const shelf = await read();
       const before = new Map(last?.pieces.map((p) => [p.id, p]));
       const pieces: FrontPiece[] = [];
@@ -247,15 +247,19 @@ export function createPlanner(store: Store, photos?: PhotoReaders) {
         const picture = await pictureOf(piece, shelf, before.get(piece.id));
         pieces.push(frontPiece(piece, await planFor(piece, shelf), picture));
       }
-      const { tasks, done, schedule: days } = await benchOf(shelf, at, context);
-      const ticked = new Set(done.map((d) => d.taskId));
       const { fromMin, toMin } = calendarOf(shelf.shop.workingHours);
       return {
         pieces: pieces.sort((a, b) => b.createdAt.localeCompare(a.createdAt)),
         unreadable: shelf.unreadable,
-        bars: days ? barsOf(tasks, days, ticked) : [],
+        bars: last?.bars ?? [],
         hours: { from: fromMin, to: toMin },
       };
+    },
+
+    /** The days ahead for the first page; apart from its pieces, which need not wait for them. */
+    async days(at: string, context: JobContext = {}): Promise<Bar[]> {
+      const { tasks, done, schedule: days } = await benchOf(await read(), at, context);
+      return days ? barsOf(tasks, days, new Set(done.map((d) => d.taskId))) : [];
     },
   };
 }

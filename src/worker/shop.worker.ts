@@ -122,6 +122,11 @@ const planner = createPlanner(browserStore, {
     base64Of(new Uint8Array(await (await jpegOf(await redraw(view), JPEG_QUALITY)).arrayBuffer())),
 });
 
+/** A full store keeps the page from being quick next time, and nothing else. */
+async function keepIfNew(front: Front, last: Front | undefined): Promise<void> {
+  if (JSON.stringify(front) !== JSON.stringify(last)) await keepFront(front).catch(() => undefined);
+}
+
 const api = {
   cancel(id: number): void {
     running.get(id)?.abort();
@@ -209,13 +214,23 @@ const api = {
     return job(id, undefined, (context) => planner.bench(at, context));
   },
 
-  /** What the first page shows; kept for the next time it is opened. */
-  front(id: number, at: string): Promise<Outcome<Front>> {
-    return job(id, undefined, async (context) => {
+  /** The pieces on the first page; kept for the next time it is opened. */
+  front(id: number): Promise<Outcome<Front>> {
+    return job(id, undefined, async () => {
       const last = await loadFront();
-      const front = await planner.front(at, last, context);
-      // A full store keeps the page from being quick next time, and nothing else.
-      if (JSON.stringify(front) !== JSON.stringify(last)) await keepFront(front).catch(() => undefined);
+      const front = await planner.front(last);
+      await keepIfNew(front, last);
+      return front;
+    });
+  },
+
+  /** The same with its days ahead. */
+  days(id: number, at: string): Promise<Outcome<Front>> {
+    return job(id, undefined, async (context) => {
+      const bars = await planner.days(at, context);
+      const last = await loadFront();
+      const front = { ...(await planner.front(last)), bars };
+      await keepIfNew(front, last);
       return front;
     });
   },

@@ -16,10 +16,10 @@ import { useFrontNow } from './useFrontNow';
 const ROWS_AT_ONCE = 25;
 /** The first screen: a quick answer, and the pieces in the shop. It loads no sums: they are made in the worker. */
 export function PiecesScreen() {
-  const { front, loading, error } = useFrontNow();
   const act = useAct();
   const [shown, setShown] = useState(ROWS_AT_ONCE);
   const wide = useWide();
+  const { front, loading, error } = useFrontNow(wide);
   const now = localNow();
   const { pieces, unreadable } = front;
   useEarlyWorkshop();

@@ -4,26 +4,37 @@ import type { Front } from '@/core/front';
 import { useChanges } from '@/records/changes';
 import { planningTime } from '@/records/clock';
 import { showFront, useFront } from '@/records/front';
-import { planFront } from '@/worker';
+import { planDays, planFront } from '@/worker';
 
 export type FrontNow = { front: Front; loading: boolean; error?: Error };
 
-/** What the first page shows: what was last known at once, and what is true now as soon as the worker has made it. */
-export function useFrontNow(): FrontNow {
+const ONCE = { shouldRetryOnError: false, revalidateOnFocus: false } as const;
+
+/**
+ * What the first page shows: what was last known at once, and what is true now as soon as the worker has made it. The pieces do not
+ * wait for the days.
+ *
+ * @param withDays the days ahead are in sight
+ */
+export function useFrontNow(withDays: boolean): FrontNow {
   const changes = useChanges();
   const { front, loading } = useFront();
+  const pieces = useSWR<Front, Error>(['front', changes], () => planFront(), ONCE);
   const at = planningTime();
-  const { data, error, isLoading } = useSWR<Front, Error>(['front', at, changes], () => planFront(at), {
-    shouldRetryOnError: false,
-    revalidateOnFocus: false,
-  });
+  const days = useSWR<Front, Error>(
+    withDays && pieces.data ? ['front-days', at, changes] : null,
+    () => planDays(at),
+    ONCE,
+  );
+  const made = days.data ?? pieces.data;
   useEffect(() => {
-    if (data) void showFront(data);
-  }, [data]);
+    if (made) void showFront(made);
+  }, [made]);
+  const error = pieces.error ?? days.error;
   return {
-    front: data ?? front,
+    front: made ?? front,
     // An empty shop is told only when it is certain.
-    loading: loading || (isLoading && front.pieces.length === 0),
+    loading: loading || (pieces.isLoading && front.pieces.length === 0),
     ...(error ? { error } : {}),
   };
 }
