@@ -1,6 +1,7 @@
 import useSWR, { mutate } from 'swr';
 import { browserStore, newId } from './browserStore';
 import { changed, listKey } from './changes';
+import { notePending, pendingWritten } from './pending';
 import { localNow } from './clock';
 import { DEFAULT_SHOP, SHOP_ID } from './defaults';
 import { SHAPE_VERSION } from './schemas';
@@ -18,7 +19,10 @@ export type ListOf<K extends Kind> = {
 
 /** All records of a kind. Pictures are loaded one by one instead. */
 export function useList<K extends Exclude<Kind, 'picture'>>(kind: K): ListOf<K> {
-  const { data, error, isLoading } = useSWR<Loaded<K>, Error>(listKey(kind), () => browserStore.list(kind));
+  const { data, error, isLoading } = useSWR<Loaded<K>, Error>(listKey(kind), async () => {
+    await pendingWritten();
+    return browserStore.list(kind);
+  });
   return {
     records: data?.records ?? [],
     unreadable: data?.unreadable ?? 0,
@@ -97,6 +101,7 @@ export async function changeRecord<K extends Exclude<Kind, 'picture'>>(
   patch: Partial<Bodies[K]>,
   force = false,
 ): Promise<Stored<K>> {
+  const written = notePending(record, patch);
   return optimistic<K, Stored<K>>(
     record.kind,
     (list) => ({
@@ -104,7 +109,7 @@ export async function changeRecord<K extends Exclude<Kind, 'picture'>>(
       records: list.records.map((r) => (r.id === record.id ? { ...r, body: { ...r.body, ...patch } } : r)),
     }),
     () => browserStore.update(record.kind, record.id, record.body, patch, force),
-  );
+  ).finally(written);
 }
 
 export async function changeShop(record: Stored<'shop'> | undefined, patch: Partial<Shop>): Promise<void> {

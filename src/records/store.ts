@@ -127,6 +127,17 @@ export function createStore(
     patch: Partial<Bodies[K]>,
     force = false,
   ): Promise<Stored<K>> {
+    return updateFields(kind, id, { ...base }, { ...patch }, force);
+  }
+
+  /** As `update`, with fields as they come; what they make of the record is checked whole before it is written. */
+  async function updateFields<K extends Kind>(
+    kind: K,
+    id: string,
+    base: Readonly<Record<string, unknown>>,
+    patch: Readonly<Record<string, unknown>>,
+    force = false,
+  ): Promise<Stored<K>> {
     return guard(() =>
       exclusively(async () => {
         const stored = await get(kind, id);
@@ -134,13 +145,14 @@ export function createStore(
           throw new StoreError(
             'This record was deleted in another window, so the change has no place to go. Copy what you typed before you leave.',
           );
-        const changed = (Object.keys(patch) as (keyof Bodies[K])[]).filter((field) => {
-          const theirs = JSON.stringify(stored.body[field]);
+        const now: Record<string, unknown> = { ...stored.body };
+        const changed = Object.keys(patch).filter((field) => {
+          const theirs = JSON.stringify(now[field]);
           return theirs !== JSON.stringify(base[field]) && theirs !== JSON.stringify(patch[field]);
         });
         if (changed.length > 0 && !force) {
           throw new ConflictError(
-            `“${changed.map(String).join(', ')}” was changed in another window a moment ago. That change is kept and yours is not saved yet.`,
+            `“${changed.join(', ')}” was changed in another window a moment ago. That change is kept and yours is not saved yet.`,
           );
         }
         const record = envelope(kind, id, { ...stored.body, ...patch }, stored.revision + 1);
@@ -210,7 +222,7 @@ export function createStore(
     });
   }
 
-  return { list, listAll, get, create, update, putAll, remove, everything, listAside };
+  return { list, listAll, get, create, update, updateFields, putAll, remove, everything, listAside };
 }
 
 export function isOf<K extends Kind>(record: AnyStored, kind: K): record is AnyStored & Stored<K> {
