@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink';
 import type { Tones } from '@/core/colour';
-import type { Front } from '@/core/front';
+import type { Bar, Front } from '@/core/front';
 import type { Polygon } from '@/core/geometry';
 import type { QuietSlit } from '@/core/glueup';
 import type { FaceView, Plan } from '@/core/job';
@@ -84,5 +84,5 @@ export const planBench = (at: string): Promise<BenchPlan> => run({}, (id, worker
 /** The pieces on the first page, with the days as they were last known. */
 export const planFront = (): Promise<Front> => run({}, (id, worker) => worker.front(id));
 
-/** The same with its days ahead. @param at local time without zone */
-export const planDays = (at: string): Promise<Front> => run({}, (id, worker) => worker.days(id, at));
+/** The days ahead over all pieces. @param at local time without zone */
+export const planDays = (at: string): Promise<Bar[]> => run({}, (id, worker) => worker.days(id, at));

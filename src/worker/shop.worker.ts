@@ -2,7 +2,7 @@ import * as Comlink from 'comlink';
 import type { JobContext } from '@/core/check';
 import { labFromRgb, tonesAround, tonesOfSwatch, tonesWithin, type Tones } from '@/core/colour';
 import { compute } from '@/core/computations';
-import type { Front } from '@/core/front';
+import type { Bar, Front } from '@/core/front';
 import type { Polygon } from '@/core/geometry';
 import { quietSlit, type QuietSlit } from '@/core/glueup';
 import type { FaceView, Plan } from '@/core/job';
@@ -224,14 +224,13 @@ const api = {
     });
   },
 
-  /** The same with its days ahead. */
-  days(id: number, at: string): Promise<Outcome<Front>> {
+  /** The days ahead, kept beside the pieces. */
+  days(id: number, at: string): Promise<Outcome<Bar[]>> {
     return job(id, undefined, async (context) => {
       const bars = await planner.days(at, context);
       const last = await loadFront();
-      const front = { ...(await planner.front(last)), bars };
-      await keepIfNew(front, last);
-      return front;
+      if (last) await keepIfNew({ ...last, bars }, last);
+      return bars;
     });
   },
 };

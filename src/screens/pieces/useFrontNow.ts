@@ -1,6 +1,6 @@
-import { useEffect } from 'react';
+import { useEffect, useMemo } from 'react';
 import useSWR from 'swr';
-import type { Front } from '@/core/front';
+import type { Bar, Front } from '@/core/front';
 import { useChanges } from '@/records/changes';
 import { planningTime } from '@/records/clock';
 import { showFront, useFront } from '@/records/front';
@@ -21,12 +21,15 @@ export function useFrontNow(withDays: boolean): FrontNow {
   const { front, loading } = useFront();
   const pieces = useSWR<Front, Error>(['front', changes], () => planFront(), ONCE);
   const at = planningTime();
-  const days = useSWR<Front, Error>(
+  const days = useSWR<Bar[], Error>(
     withDays && pieces.data ? ['front-days', at, changes] : null,
     () => planDays(at),
     ONCE,
   );
-  const made = days.data ?? pieces.data;
+  const made = useMemo(
+    () => pieces.data && { ...pieces.data, ...(days.data ? { bars: days.data } : {}) },
+    [pieces.data, days.data],
+  );
   useEffect(() => {
     if (made) void showFront(made);
   }, [made]);
