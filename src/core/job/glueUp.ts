@@ -44,7 +44,7 @@ export function glueUpOf(repair: Repair, method: MethodId, shop: Shop): Result<G
     : undefined;
   if (plan && !plan.ok) return plan;
   const press = plan?.value;
-  const { adhesive, times } = gluing(treated, method, chosen.adhesive, shop);
+  const { adhesive, times } = gluing(treated, method, chosen, shop);
   if (!times.ok) return times;
   const held = chosen.held ? heldWith(chosen.held, repair, method, chosen, shop, press) : undefined;
   if (held && !held.ok) return held;

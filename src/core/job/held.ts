@@ -18,7 +18,7 @@ import { clampById } from '../press';
 import { bedOf } from '../stack';
 import { waysOf } from './decide';
 import { boardThickMm } from './glued';
-import { clampOf, gluing, ownedClamps, type PressPlan } from './press';
+import { clampOf, gluing, hotHideOf, ownedClamps, type PressPlan } from './press';
 import type { Repair } from './repairs';
 import type { GlueChoice, HeldBy, Shop } from './types';
 
@@ -42,8 +42,6 @@ export type Held = {
   /** Hands at it, where holding is work of its own. min */
   handMin?: number;
 };
-
-const HOT_HIDE: readonly AdhesiveId[] = ['hotHideSlow', 'hotHide', 'hotHideFast'];
 
 /** Where the fields of the awkward shapes begin, as far as the survey knows. */
 export function heldStart({ face, survey }: Repair) {
@@ -72,9 +70,9 @@ export function heldStart({ face, survey }: Repair) {
   };
 }
 
-/** The hot hide glue that a hammer wants: the one that was chosen, else the common one. */
+/** The glue a hammer works with, by this shop's own figures. */
 export const hammerGlue = (chosen: AdhesiveId, shop: Shop) => {
-  const id = HOT_HIDE.find((h) => h === chosen) ?? 'hotHide';
+  const id = hotHideOf(chosen);
   return adhesiveById(id, shop.glues?.[id]);
 };
 
@@ -109,7 +107,7 @@ export function heldWith(
 ): Result<Held> {
   const start = heldStart(repair);
   const { number, choice } = entered(repair);
-  const { adhesive } = gluing(repair.treated, method, chosen.adhesive, shop);
+  const { adhesive } = gluing(repair.treated, method, chosen, shop);
   const targetKPa = chosen.targetKPa ?? wantedPressure(adhesive, waysOf(repair.treated).glueAndForce).value;
   const barKind = ownedClamps(shop).some((c) => c.kind.id === 'pipe') ? 'pipe' : 'fStyle';
   return attempt((): Held => {
@@ -199,7 +197,7 @@ export function heldWith(
         return {
           by,
           clamps: {},
-          also: ['Veneer hammer', hide.label, water, 'Iron and damp cloth'],
+          also: ['Veneer hammer', water, 'Iron and damp cloth'],
           handMin: sections * minutesPerSection,
         };
       }

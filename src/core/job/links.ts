@@ -1,12 +1,11 @@
-import { glueTimes, heldTimes, TIMES_AT_C, type AdhesiveId } from '../adhesive';
+import { glueTimes, heldTimes, TIMES_AT_C } from '../adhesive';
 import type { GlueWork, LinkWork } from '../bench';
 import { methodById, PRESSED_FAMILIES, type MethodId } from '../catalogue';
-import { attempt } from '../check';
 import { cautionsOf, type CautionId } from '../safety';
 import { amountsOf, type Amount } from './amounts';
 import { linksOfChain, waysOf } from './decide';
 import { gluedAreaMm2 } from './glued';
-import { hammerGlue, heldWith, heldWords, type Held } from './held';
+import { heldWith, heldWords, type Held } from './held';
 import { gluing, ownedClamps, pressPlan, type PressPlan } from './press';
 import type { Repair } from './repairs';
 import { stagesOf } from './stages';
@@ -55,7 +54,7 @@ function clampsOf({ placed, layout, clamp, byRule }: PressPlan, stages: number, 
 
 /** The glue of a link. Glue that cannot set at this temperature is given its times at 20 °C, and says so. */
 function glueOf({ treated }: Repair, method: MethodId, chosen: Damage['glue'], shop: Shop) {
-  const { adhesive, times: here } = gluing(treated, method, chosen.adhesive, shop);
+  const { adhesive, times: here } = gluing(treated, method, chosen, shop);
   const times = here.ok
     ? here.value
     : heldTimes(glueTimes(adhesive, TIMES_AT_C.value), waysOf(treated).clampTime);
@@ -79,15 +78,6 @@ const ownedOf = (clamps: Record<string, number>, shop: Shop): Record<string, num
       .map(([id, n]): [string, number] => [id, Math.min(n, shop.clamps.find((c) => c.id === id)?.count ?? 0)])
       .filter(([, n]) => n > 0),
   );
-
-/** A hammer works with hot hide glue: it holds as it gels, and hardens overnight. */
-function hammered(glue: GlueWork, chosen: AdhesiveId, shop: Shop): GlueWork {
-  const hide = hammerGlue(chosen, shop);
-  const times = attempt(() => glueTimes(hide, shop.temperatureC));
-  return times.ok
-    ? { id: hide.id, label: hide.label, clampMin: times.value.clampMin, workableMin: times.value.workableMin }
-    : glue;
-}
 
 function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: Shop): LinkPlan {
   const { damage, face, survey, treated } = repair;
@@ -124,7 +114,7 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: Shop):
       ...shown,
       method,
       areaMm2,
-      glue: held.by === 'hammer' ? hammered(glue, adhesive.id, shop) : glue,
+      glue,
       clamps: ownedOf(held.clamps, shop),
       held,
       heldWords: heldWords(held),

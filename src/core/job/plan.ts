@@ -8,7 +8,7 @@ import { repairsOf, type Repair } from './repairs';
 import { damageLabel } from './survey';
 import { isTicked, trailOf, type Trail } from './trail';
 import type { Damage, Face, Named, Piece, Shop, Veneer } from './types';
-import { repairWords } from './words';
+import { wordsOf } from './words';
 import { resourcesOf, workOf } from './work';
 
 /** What is decided for a damage, apart from what was seen of it. */
@@ -105,13 +105,13 @@ export function planOf({
   const all = worked.length > 0 ? tasks.filter(isTicked) : [];
   return {
     pieceId: piece.id,
-    repairs: worked.map(({ repair: { damage, chain, survey }, links, blend }) => ({
+    repairs: worked.map(({ repair, repair: { damage, chain, survey }, links, blend }) => ({
       damageId: damage.id,
       ...(damage.body.faceId ? { faceId: damage.body.faceId } : {}),
       label: damageLabel(damage.body),
       chosen: damage.body.method !== undefined,
       ...(chain ? { method: chain.method } : {}),
-      words: repairWords({ piece, faces: own, damages: decided, shop }, damage),
+      words: wordsOf(repair, links, piece, shop),
       ...(survey.ok ? {} : { problem: survey.problem }),
       links,
       ...(blend ? { blend } : {}),

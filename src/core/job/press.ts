@@ -34,7 +34,7 @@ import { PATCH_DEFAULTS, patchOutline, suggestShape, thicknessPlan, type Patch }
 import type { Ways } from '../ways';
 import { isUnderPaint, waysOf } from './decide';
 import type { Surveyed } from './survey';
-import type { Damage, Face, Piece, Shop, Veneer } from './types';
+import type { Damage, Face, GlueChoice, Piece, Shop, Veneer } from './types';
 
 export type PressPlan = {
   adhesive: Adhesive;
@@ -78,16 +78,22 @@ export type Gluing = {
   times: Result<GlueTimes>;
 };
 
+const HOT_HIDE: readonly AdhesiveId[] = ['hotHideSlow', 'hotHide', 'hotHideFast'];
+
+/** The hot hide glue that a hammer wants: the one that was chosen, else the common one. */
+export const hotHideOf = (chosen: AdhesiveId | undefined): AdhesiveId =>
+  HOT_HIDE.find((h) => h === chosen) ?? 'hotHide';
+
 /** The glue of a method in this shop: the one that was chosen, else the first that would do and sets here. */
 export function gluing(
   piece: Piece,
   method: MethodId,
-  chosen: AdhesiveId | undefined,
+  { adhesive: asked, held }: GlueChoice,
   { glues = {}, temperatureC }: Shop,
 ): Gluing {
   const { splitGlue, clampTime } = waysOf(piece);
   const suggested = suggestAdhesive(method, piece.school, { temperatureC, splitGlue, own: glues });
-  const id = chosen ?? suggested.id;
+  const id = held === 'hammer' ? hotHideOf(asked) : (asked ?? suggested.id);
   const adhesive = adhesiveById(id, glues[id]);
   return {
     suggested,
@@ -124,7 +130,7 @@ export function pressPlan(
   shop: Shop,
 ): Result<PressPlan> {
   return attempt(() => {
-    const { suggested, adhesive, times } = gluing(piece, method, damage.glue.adhesive, shop);
+    const { suggested, adhesive, times } = gluing(piece, method, damage.glue, shop);
     const face = survey.board.plane.outline;
     const isPatch = methodById(method).family === 'patch';
     // A new sheet and a panel taken up whole are glued over the whole face, not over the mark.

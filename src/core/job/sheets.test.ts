@@ -123,6 +123,18 @@ describe('the ways of holding where a flat press does not do', () => {
     expect(link?.clamps).toEqual({});
     expect(link?.glue?.id).toBe('hotHide');
     expect(link?.held?.handMin).toBeGreaterThan(0);
+    // The clock runs with the same glue, and no other is laid ready.
+    const damage = damaged('floodAndPress', {
+      kind: 'liftedEdge',
+      glue: { adhesive: 'pva', held: 'hammer' },
+    });
+    const clock = glueUpOf(repairFor(damage, shop), 'floodAndPress', shop);
+    if (!clock.ok) throw new Error(clock.problem);
+    expect(clock.value.adhesive.id).toBe('hotHide');
+    expect(clock.value.times.clampMin).toBe(link?.glue?.clampMin);
+    expect(withinReach(clock.value, String).filter((t) => /glue|PVA/i.test(t))).toEqual([
+      expect.stringMatching(/^Hot hide glue/),
+    ]);
   });
 
   test('a band is taken where there is one and it pulls enough; else blocks in pairs', () => {

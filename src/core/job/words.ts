@@ -3,7 +3,7 @@ import { clampById } from '../press';
 import { inUnits, type ShopUnits } from '../units';
 import { rankingOf } from './decide';
 import { linkPlansOf, type LinkPlan } from './links';
-import { repairOf } from './repairs';
+import { repairOf, type Repair } from './repairs';
 import type { Damage, Face, Named, Piece, Shop } from './types';
 
 export const unitsOf = ({ lengthUnit, temperatureUnit }: Shop): ShopUnits => ({
@@ -24,10 +24,19 @@ export function repairWords(
   job: { piece: Named<Piece>; faces: readonly Named<Face>[]; damages: readonly Named<Damage>[]; shop: Shop },
   damage: Named<Damage>,
 ): string {
-  if (!damage.body.method) return 'Repair not decided.';
   const { piece, faces, damages, shop } = job;
   const repair = repairOf(piece, faces, damages, damage, shop);
-  const { chain, face, onFace } = repair;
+  return wordsOf(repair, linkPlansOf(repair, shop), piece, shop);
+}
+
+/** The same of a repair that is worked out already. */
+export function wordsOf(
+  { damage, face, onFace, chain }: Repair,
+  links: readonly LinkPlan[],
+  piece: Named<Piece>,
+  shop: Shop,
+): string {
+  if (!damage.body.method) return 'Repair not decided.';
   const ranking = rankingOf(piece.body, face?.body, damage.body, onFace, shop);
   const refused = ranking.ok
     ? ranking.value.excluded.find((e) => e.method === damage.body.method)
@@ -39,7 +48,7 @@ export function repairWords(
     `${chain ? chainWords(chain.first, chain.method, chain.then) : ''}.`,
     refused ? say(`Chosen against the advice: ${refused.because.map((b) => b.text).join(' ')}`) : undefined,
     methodReason ? `Reason: ${methodReason}` : undefined,
-    ...linkPlansOf(repair, shop).map((link) => say(gluedWords(link) ?? '')),
+    ...links.map((link) => say(gluedWords(link) ?? '')),
   ]
     .filter(Boolean)
     .join(' ');

@@ -34,7 +34,7 @@ const by =
 
 /**
  * Customary units by the metric unit they stand in for. Exact by definition: 25.4 mm to the inch, 453.592 37 g to the pound,
- * 29.5735 ml to the US fluid ounce (NIST SP 811, appendix B).
+ * 29.5735 ml to the US fluid ounce (NIST SP 811, appendix B; written down from memory).
  */
 const CUSTOMARY: Record<string, Conversion> = {
   mm: { unit: 'in', from: inchesFrom },

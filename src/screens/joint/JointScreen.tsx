@@ -74,7 +74,7 @@ export function JointScreen() {
       </Page>
     );
   const survey = surveyed(damage.body, face?.body);
-  const { suggested, adhesive: glue, times } = gluing(treated, method, view.glue.adhesive, shop);
+  const { suggested, adhesive: glue, times } = gluing(treated, method, view.glue, shop);
   const glueId: AdhesiveId = glue.id;
   const boardMm = boardThickMm(face?.body);
   const sized = survey.ok ? survey.value : undefined;

@@ -42,7 +42,7 @@ export function SpecialScreen() {
   const start = heldStart(repair);
   const kept = damage.body.figures?.['awkward.shape'];
   const which = WAYS.find((c) => c === kept) ?? start.by;
-  const { adhesive: glue } = gluing(treated, method, view.glue.adhesive, shop);
+  const { adhesive: glue } = gluing(treated, method, view.glue, shop);
   const targetKPa = view.glue.targetKPa ?? wantedPressure(glue, waysOf(treated).glueAndForce).value;
   const { survey } = repair;
   const press = survey.ok ? pressPlan(treated, method, damage.body, survey.value, shop) : undefined;
