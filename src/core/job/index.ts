@@ -60,7 +60,16 @@ export { amountsOf, type Amount } from './amounts';
 export { boardThickMm, gluedAreaMm2, hollowDepthMm } from './glued';
 export { linkPlansOf, type LinkPlan } from './links';
 export { amountWords, materialLabel } from './amountWords';
-export { jobPlan, planOf, stepsOfLink, topFinishOf, type Job, type Plan, type RepairPlan } from './plan';
+export {
+  handsMin,
+  jobPlan,
+  planOf,
+  stepsOfLink,
+  topFinishOf,
+  type Job,
+  type Plan,
+  type RepairPlan,
+} from './plan';
 export { repairOf, repairsOf, type Repair } from './repairs';
 export { isTicked, type NextStep, type Trail, type TrailStep } from './trail';
 export { glueChoice, keptGlue, linkedPage, worksheetOf, worksheetPage, type Worksheet } from './worksheet';
@@ -77,3 +86,4 @@ export { HELD_BY, hammerGlue, heldStart, heldWith, heldWords, type Held } from '
 export { barsOf, frontPicture, frontPiece, worstFace } from './front';
 export { repairWords, unitsOf } from './words';
 export { bowOf, LEAST_BOW_MM, type Bow } from './bow';
+export { hollowOf, wouldBeForced } from './hollow';

@@ -155,3 +155,7 @@ export function stepsOfLink({ repairs, tasks }: Plan, damageId: string, method: 
     ? own.filter((t) => !prefixes.some((p) => t.id.startsWith(p)))
     : own.filter((t) => t.id.startsWith(`${damageId}/${method}.`));
 }
+
+/** Minutes of hands at some steps. */
+export const handsMin = (tasks: readonly Pick<BenchTask, 'attendedMin'>[]): number =>
+  tasks.reduce((sum, t) => sum + t.attendedMin, 0);

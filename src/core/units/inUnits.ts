@@ -22,43 +22,54 @@ function inchesFrom(mm: number, written: string): string {
 
 type Conversion = {
   unit: string;
-  from: (value: number, written: string) => string;
-  /** Below so much another unit is used. */
-  small?: { below: number; unit: string; from: (value: number) => string };
+  /** So many of it to one metric unit. */
+  factor: number;
+  /** Digits that a figure in a sentence keeps; two when not given. */
+  significant?: number;
+  /** Below so much of the metric unit another one is used in a sentence. */
+  small?: { below: number; unit: string; factor: number };
 };
-
-const by =
-  (factor: number, significant = 2) =>
-  (value: number): string =>
-    digits(value * factor, significant);
 
 /**
  * Customary units by the metric unit they stand in for. Exact by definition: 25.4 mm to the inch, 453.592 37 g to the pound,
  * 29.5735 ml to the US fluid ounce (NIST SP 811, appendix B; written down from memory).
  */
 const CUSTOMARY: Record<string, Conversion> = {
-  mm: { unit: 'in', from: inchesFrom },
-  cm: { unit: 'in', from: (v, w) => inchesFrom(10 * v, w) },
-  m: { unit: 'ft', from: by(1 / 0.3048) },
-  'mm²': { unit: 'in²', from: by(1 / 645.16) },
-  'cm²': { unit: 'in²', from: by(100 / 645.16) },
-  'm²': { unit: 'ft²', from: by(10.7639) },
-  'mm³': { unit: 'in³', from: by(1 / 16387.064) },
-  kPa: { unit: 'psi', from: by(1 / 6.894757) },
-  MPa: { unit: 'psi', from: by(1000 / 6.894757, 3) },
-  GPa: { unit: 'psi', from: by(1e6 / 6.894757, 3) },
-  N: { unit: 'lbf', from: by(1 / 4.448222) },
-  kN: { unit: 'lbf', from: by(1000 / 4.448222) },
-  'N·m': { unit: 'ft·lbf', from: by(0.737562) },
-  g: { unit: 'oz', from: by(1 / 28.349523) },
-  kg: { unit: 'lb', from: by(2.2046226) },
+  mm: { unit: 'in', factor: 1 / 25.4 },
+  cm: { unit: 'in', factor: 1 / 2.54 },
+  m: { unit: 'ft', factor: 1 / 0.3048 },
+  'mm²': { unit: 'in²', factor: 1 / 645.16 },
+  'cm²': { unit: 'in²', factor: 100 / 645.16 },
+  'm²': { unit: 'ft²', factor: 10.7639 },
+  'mm³': { unit: 'in³', factor: 1 / 16387.064 },
+  kPa: { unit: 'psi', factor: 1 / 6.894757 },
+  MPa: { unit: 'psi', factor: 1000 / 6.894757, significant: 3 },
+  GPa: { unit: 'psi', factor: 1e6 / 6.894757, significant: 3 },
+  N: { unit: 'lbf', factor: 1 / 4.448222 },
+  kN: { unit: 'lbf', factor: 1000 / 4.448222 },
+  'N·m': { unit: 'ft·lbf', factor: 0.737562 },
+  g: { unit: 'oz', factor: 1 / 28.349523 },
+  kg: { unit: 'lb', factor: 2.2046226 },
   // What is measured out by the spoon: 4.928 922 ml to the teaspoon.
-  ml: { unit: 'fl oz', from: by(1 / 29.57353), small: { below: 15, unit: 'tsp', from: by(1 / 4.928922) } },
-  l: { unit: 'qt', from: by(1.0566882) },
-  'g/m²': { unit: 'oz/ft²', from: by(0.0032770) }, // prettier-ignore
-  'ml/m²': { unit: 'fl oz/ft²', from: by(0.0031415) }, // prettier-ignore
-  'kg/m³': { unit: 'lb/ft³', from: by(0.0624280) }, // prettier-ignore
+  ml: {
+    unit: 'fl oz',
+    factor: 1 / 29.57353,
+    small: { below: 15, unit: 'tsp', factor: 1 / 4.928922 },
+  },
+  l: { unit: 'qt', factor: 1.0566882 },
+  'g/m²': { unit: 'oz/ft²', factor: 0.003277 },
+  'ml/m²': { unit: 'fl oz/ft²', factor: 0.0031415 },
+  'kg/m³': { unit: 'lb/ft³', factor: 0.062428 },
 };
+
+/** A figure of a sentence in its customary unit; lengths as fractions of an inch. */
+function inCustomary(unit: string, { factor, significant }: Pick<Conversion, 'factor' | 'significant'>) {
+  return (value: number, written: string): string => {
+    if (unit === 'mm') return inchesFrom(value, written);
+    if (unit === 'cm') return inchesFrom(10 * value, written);
+    return digits(value * factor, significant);
+  };
+}
 
 const NUMBER = String.raw`[-−]?\d+(?:[.,]\d+)?`;
 const JOIN = String.raw`\s?(?:to|–|-|and|or|×|x|…)\s?`;
@@ -95,7 +106,7 @@ export function inUnits(text: string, { length, temperature }: ShopUnits): strin
         ...(numbers.match(/\d+(?:[.,]\d+)?/g) ?? []).map((n) => Number(n.replace(',', '.'))),
       );
       const scale = to.small && greatest < to.small.below ? to.small : to;
-      return `${each(numbers, scale.from)} ${scale.unit}`;
+      return `${each(numbers, inCustomary(unit, scale))} ${scale.unit}`;
     });
   if (temperature === 'F')
     out = out.replace(TEMPERATURE, (whole: string, numbers: string, at: number) => {
@@ -115,19 +126,6 @@ export type FieldScale = {
   decimals: number;
 };
 
-/** Factors for numbers that are typed, by the metric unit they are kept in. */
-const TYPED: Record<string, { unit: string; factor: number }> = {
-  mm: { unit: 'in', factor: 1 / 25.4 },
-  m: { unit: 'ft', factor: 1 / 0.3048 },
-  kPa: { unit: 'psi', factor: 1 / 6.894757 },
-  N: { unit: 'lbf', factor: 1 / 4.448222 },
-  kN: { unit: 'lbf', factor: 1000 / 4.448222 },
-  'N·m': { unit: 'ft·lbf', factor: 0.737562 },
-  g: { unit: 'oz', factor: 1 / 28.349523 },
-  ml: { unit: 'fl oz', factor: 1 / 29.57353 },
-  'g/m²': { unit: 'oz/ft²', factor: 0.003277 },
-};
-
 const decimalsOf = (step: number): number => Math.max(0, Math.ceil(-Math.log10(step) - 1e-9));
 
 /**
@@ -145,7 +143,7 @@ export function fieldScale(
   const same = { unit, shown: (v: number) => v, meant: (v: number) => v, step, decimals };
   if (unit === '°C' && temperature === 'F')
     return { ...same, unit: '°F', shown: (c) => c * 1.8 + 32, meant: (f) => (f - 32) / 1.8, decimals: 0 };
-  const typed = unit === undefined || length === 'mm' ? undefined : TYPED[unit];
+  const typed = unit === undefined || length === 'mm' ? undefined : CUSTOMARY[unit];
   if (!typed) return same;
   const { factor } = typed;
   const round = Number((step * factor).toPrecision(1));

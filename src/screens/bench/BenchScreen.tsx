@@ -2,7 +2,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { dayText } from '@/core/front';
-import { isTicked } from '@/core/job';
+import { handsMin, isTicked } from '@/core/job';
 import { PHASE_SOURCE, PHASES, phaseLabel } from '@/core/catalogue';
 import { CAUTIONS } from '@/core/safety';
 import { describeSource } from '@/core/sources';
@@ -110,11 +110,7 @@ export function BenchScreen() {
             label="Steps done"
             value={`${timed.filter((t) => ticked.has(t.id)).length} of ${timed.filter(isTicked).length}`}
           />
-          <Figure
-            label="Your hands"
-            value={formatMinutes(todo.reduce((s, t) => s + t.attendedMin, 0))}
-            note="still to work"
-          />
+          <Figure label="Your hands" value={formatMinutes(handsMin(todo))} note="still to work" />
         </View>
       ) : null}
       {days.map((day) => (

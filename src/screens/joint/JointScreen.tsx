@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { ADHESIVES, glueQuantity, type AdhesiveId } from '@/core/adhesive';
 import { DOWEL_SOURCE, dowelLayout, type DowelLayout } from '@/core/glueup';
-import { bringsWood, methodById, type MethodId } from '@/core/catalogue';
+import { bringsWood, methodById } from '@/core/catalogue';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
 import {
@@ -40,18 +40,17 @@ import {
   damageLabel,
   gluedAreaMm2,
   gluing,
+  hollowOf,
   isUnderPaint,
   linkedPage,
   linkPlansOf,
   surfaceRisk,
   surveyed,
   worksheetOf,
+  wouldBeForced,
   type Surveyed,
 } from '@/core/job';
 import { attempt } from '@/core/check';
-
-/** Methods whose glue may have to fill what the wood has lost. */
-const FILLING: readonly MethodId[] = ['injectJoint', 'glueSplit', 'screwSplit', 'epoxyJoint', 'epoxyFill', 'epoxyCap', 'buildUpCore', 'hardenCore']; // prettier-ignore
 
 /** Splits, joints, let-in pieces and new parts: glue, sequence, and the sizes that go with the method. */
 export function JointScreen() {
@@ -81,8 +80,8 @@ export function JointScreen() {
   const links = repair ? linkPlansOf(repair, shop) : [];
   const link = links.find((l) => l.method === method);
   const main = view.chain?.method ?? method;
-  const isFill = ['fill', 'core'].includes(methodById(method).family);
-  const forced = damage.body.answers.closesByHand === false && ['glueSplit', 'screwSplit'].includes(method);
+  const hollow = hollowOf(method, sized, damage.body, face?.body);
+  const forced = wouldBeForced(method, damage.body);
   const coloured = bringsWood(method) && !isUnderPaint(treated);
   return (
     <Page
@@ -114,7 +113,7 @@ export function JointScreen() {
       ) : null}
       <Section title={glue.label} help={glueId === suggested.id ? suggested.why : 'Your own choice.'}>
         <View style={styles.figures}>
-          {isFill || !sized ? null : (
+          {!sized || hollow?.shape === 'scoop' ? null : (
             <Figure
               label="Glue"
               value={formatSmall(
@@ -174,13 +173,7 @@ export function JointScreen() {
       <KeepFigures damage={damage}>
         {method === 'screwSplit' ? <Pilot /> : null}
         {damage.body.kind === 'missingMoulding' ? <Bending /> : null}
-        {FILLING.includes(method) ? (
-          <HollowSection
-            glue={glue}
-            shape={method === 'injectJoint' ? 'tenon' : isFill ? 'scoop' : 'wedge'}
-            sizes={hollowSizes(sized, boardMm, damage.body.answers.depthMm)}
-          />
-        ) : null}
+        {hollow ? <HollowSection glue={glue} shape={hollow.shape} sizes={hollow.sizes} /> : null}
       </KeepFigures>
       {link ? <AmountsSection amounts={link.amounts} /> : null}
       <Cautions ids={cautionsOf([method], surfaceRisk(piece.body, face?.body), glueId)} />
@@ -207,17 +200,6 @@ export function JointScreen() {
       />
     </Page>
   );
-}
-
-/** What the survey knows of a hollow, to begin with. */
-function hollowSizes(survey: Surveyed | undefined, boardMm: number, depthMm: number | undefined) {
-  return {
-    length: survey?.lengthMm ?? survey?.measures.alongMm ?? 50,
-    width: survey?.gapMm ?? survey?.measures.acrossMm ?? 2,
-    depth: depthMm ?? Math.min(boardMm, 10),
-    diameter: 20,
-    inner: 19,
-  };
 }
 
 function Dowels({ survey, boardMm }: { survey: Surveyed; boardMm: number }) {

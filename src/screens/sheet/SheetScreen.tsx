@@ -1,7 +1,7 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { methodById, takesColour } from '@/core/catalogue';
-import { damageLabel, isUnderPaint, linkPlansOf, stepsOfLink } from '@/core/job';
+import { damageLabel, handsMin, isUnderPaint, linkPlansOf, stepsOfLink } from '@/core/job';
 import { formatMinutes } from '@/core/units';
 import { Button, Figure, Notice, Row, Section, Text } from '@/ui';
 import { Cautions } from '../shared/Cautions';
@@ -55,12 +55,7 @@ export function SheetScreen() {
           <Figure label="Along the grain" value={length(survey.value.measures.alongMm)} />
           <Figure label="Across" value={length(survey.value.measures.acrossMm)} />
           <Figure label="Area" value={area(survey.value.measures.areaMm2)} />
-          {steps.length > 0 ? (
-            <Figure
-              label="Your hands"
-              value={formatMinutes(steps.reduce((sum, t) => sum + t.attendedMin, 0))}
-            />
-          ) : null}
+          {steps.length > 0 ? <Figure label="Your hands" value={formatMinutes(handsMin(steps))} /> : null}
         </View>
       ) : (
         <Notice kind="rest" title="No amounts yet">
