@@ -140,6 +140,19 @@ describe('the planner over stored records', () => {
     expect(second?.repairs[1]?.method).toBe('leave');
   });
 
+  test('the minutes of the book give way to those of the shop’s own log', async () => {
+    const store = memory();
+    const planner = createPlanner(store);
+    const trim = async () =>
+      (await planner.plan('lectern'))?.tasks.find((t) => t.id === 'lectern-2/trim')?.attendedMin;
+    expect(await trim()).toBe(20);
+    for (const [i, actualMin] of [30, 36, 44].entries()) {
+      const done = { pieceId: 'settle', taskId: `old${i}/trim`, title: 'Trim flush', doneAt: AT, note: '', pictures: [] }; // prettier-ignore
+      await store.create('log', `learn${i}`, { ...done, actualMin, step: 'veneerPatch.trim', bookMin: 20 });
+    }
+    expect(await trim()).toBe(36);
+  });
+
   test('a veneer with another photo has its colour read again', async () => {
     const store = memory();
     const read: string[] = [];

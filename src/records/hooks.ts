@@ -1,4 +1,6 @@
+import { useMemo } from 'react';
 import useSWR, { mutate } from 'swr';
+import { learnedFrom } from '@/core/figures';
 import { browserStore, newId } from './browserStore';
 import { changed, listKey } from './changes';
 import { notePending, pendingWritten } from './pending';
@@ -6,7 +8,7 @@ import { localNow } from './clock';
 import { DEFAULT_SHOP, SHOP_ID } from './defaults';
 import { SHAPE_VERSION } from './schemas';
 import type { Loaded } from './store';
-import type { AnyStored, Bodies, Kind, Picture, Shop, Stored } from './types';
+import type { AnyStored, Bodies, Kind, KnownShop, Picture, Shop, Stored } from './types';
 
 const pictureKey = (id: string): string => `picture/${id}`;
 
@@ -45,10 +47,15 @@ export function usePicture(id: string | undefined): { picture?: Picture; loading
   return data ? { picture: data.body, loading: isLoading } : { loading: isLoading };
 }
 
-/** The shop's settings; the defaults until the user has changed one. */
-export function useShop(): { shop: Shop; record?: Stored<'shop'>; loading: boolean } {
+/** The shop's settings, the defaults until the user has changed one, with what the log has taught. */
+export function useShop(): { shop: KnownShop; record?: Stored<'shop'>; loading: boolean } {
   const { record, loading } = useOne('shop', SHOP_ID);
-  return record ? { shop: record.body, record, loading } : { shop: DEFAULT_SHOP, loading };
+  const { records: log } = useList('log');
+  const shop = useMemo(
+    () => ({ ...(record?.body ?? DEFAULT_SHOP), learned: learnedFrom(log.map((l) => l.body)) }),
+    [record, log],
+  );
+  return record ? { shop, record, loading } : { shop, loading };
 }
 
 type Changing<K extends Kind> = (list: Loaded<K>) => Loaded<K>;

@@ -8,6 +8,7 @@ export type {
   GlueChoice,
   HeldBy,
   HomeClimate,
+  KnownShop,
   LogEntry,
   Part,
   PatchChoice,

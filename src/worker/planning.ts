@@ -4,6 +4,7 @@ import { tonesIn } from '@/core/catalogue';
 import type { JobContext } from '@/core/check';
 import type { Tones } from '@/core/colour';
 import type { Bar, Front, FrontPicture, FrontPiece } from '@/core/front';
+import { learnedFrom } from '@/core/figures';
 import type { Polygon } from '@/core/geometry';
 import {
   barsOf,
@@ -21,7 +22,7 @@ import {
   type FaceView,
   type Plan,
   type Repair,
-  type Shop,
+  type KnownShop,
 } from '@/core/job';
 import { isOf, type Store } from '@/records/store';
 import { revisionsOf } from '@/records/revisions';
@@ -44,7 +45,7 @@ type Shelf = {
   damages: Stored<'damage'>[];
   veneers: Stored<'veneer'>[];
   log: Stored<'log'>[];
-  shop: Shop;
+  shop: KnownShop;
   shopRecord: Stored<'shop'> | undefined;
 };
 
@@ -89,14 +90,16 @@ export function createPlanner(store: Store, photos?: PhotoReaders) {
   async function read(): Promise<Shelf> {
     const { records, unreadable } = await store.listAll(['piece', 'face', 'damage', 'veneer', 'log', 'shop']);
     const [shopRecord] = records.filter((r) => isOf(r, 'shop'));
+    const log = records.filter((r) => isOf(r, 'log'));
+    const learned = learnedFrom(log.map((l) => l.body));
     return {
       pieces: records.filter((r) => isOf(r, 'piece')),
       unreadable: unreadable.piece ?? 0,
       faces: records.filter((r) => isOf(r, 'face')),
       damages: records.filter((r) => isOf(r, 'damage')),
       veneers: records.filter((r) => isOf(r, 'veneer')),
-      log: records.filter((r) => isOf(r, 'log')),
-      shop: shopRecord?.body ?? DEFAULT_SHOP,
+      log,
+      shop: { ...(shopRecord?.body ?? DEFAULT_SHOP), learned },
       shopRecord,
     };
   }
@@ -166,7 +169,7 @@ export function createPlanner(store: Store, photos?: PhotoReaders) {
     const damages = shelf.damages.filter((d) => d.body.pieceId === piece.id);
     const log = shelf.log.filter((l) => l.body.pieceId === piece.id);
     const used = shelf.veneers.filter((v) => damages.some((d) => d.body.patch.veneerId === v.id));
-    const key = revisionsOf([piece], faces, damages, used, log, [shelf.shopRecord]);
+    const key = `${revisionsOf([piece], faces, damages, used, log, [shelf.shopRecord])} ${JSON.stringify(shelf.shop.learned)}`;
     return plans(key, async () =>
       planOf({
         piece,

@@ -1,4 +1,5 @@
-import { measured, memory, practice, sourced, type Source, type Sourced } from '../sources';
+import { figureOf } from '../figures';
+import { memory, practice, sourced, type Source, type Sourced } from '../sources';
 
 /** What a shop may enter of its own product; it goes before the table. */
 export type GlueFigure = 'spreadGPerM2' | 'openMin' | 'closedMin' | 'clampMin' | 'workableMin' | 'leastC' | 'leastPressureKPa' | 'aimPressureKPa'; // prettier-ignore
@@ -309,11 +310,9 @@ export const ADHESIVES: readonly Adhesive[] = (Object.entries(TABLE) as [Adhesiv
 export function adhesiveById(id: string, own: OwnGlue = {}): Adhesive {
   const found = ADHESIVES.find((a) => a.id === id);
   if (!found) throw new RangeError(`There is no glue “${id}” in the table.`);
-  const entries = (Object.keys(GLUE_FIGURES) as GlueFigure[]).flatMap((f): [GlueFigure, Sourced][] => {
-    const value = own[f];
-    return value === undefined
-      ? []
-      : [[f, sourced(value, measured('your own product, entered in the shop'))]];
-  });
-  return entries.length > 0 ? { ...found, ...Object.fromEntries(entries) } : found;
+  const figures = (Object.keys(GLUE_FIGURES) as GlueFigure[]).map((f): [GlueFigure, Sourced] => [
+    f,
+    figureOf(found[f], { own: { value: own[f], by: 'your own product, entered in the shop' } }),
+  ]);
+  return { ...found, ...Object.fromEntries(figures) };
 }

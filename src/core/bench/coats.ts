@@ -1,4 +1,5 @@
 import type { Deed } from '../catalogue';
+import { figureOf } from '../figures';
 import { memory, practice, sourced, type Source, type Sourced } from '../sources';
 import type { FinishGoal } from '../terms';
 
@@ -92,3 +93,22 @@ export const COATS: Record<Exclude<FinishGoal, 'keep'>, Coats> = {
     source: WORDS,
   },
 };
+
+/** What a shop may enter of its own top coats; it goes before the table. */
+export type CoatFigure = 'count' | 'between' | 'handleMin';
+export type OwnCoats = Partial<Record<CoatFigure, number>>;
+
+export const COAT_FIGURES: Record<CoatFigure, { label: string; unit: string; least: number; most: number }> =
+  {
+    count: { label: 'Coats', unit: '', least: 1, most: 9 },
+    between: { label: 'From coat to coat', unit: 'min', least: 5, most: 10_080 },
+    handleMin: { label: 'From the last coat until it is handled', unit: 'min', least: 5, most: 40_320 },
+  };
+
+/** The coats of a finish as this shop has them. */
+export function coatsOf(goal: keyof typeof COATS, own: OwnCoats = {}): Coats {
+  const book = COATS[goal];
+  const by = 'your own product, entered in the shop';
+  const of = (f: CoatFigure) => figureOf(book[f], { own: { value: own[f], by } });
+  return { ...book, count: of('count'), between: of('between'), handleMin: of('handleMin') };
+}

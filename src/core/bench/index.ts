@@ -6,7 +6,7 @@ export {
   type ScheduleInput,
   type ScheduleTask,
 } from './schedule';
-export { COATS } from './coats';
+export { COAT_FIGURES, COATS, coatsOf, type CoatFigure, type OwnCoats } from './coats';
 export { pieceSteps, type FaceWork } from './pieceSteps';
 export { BLEND_DEEDS, type GlueWork, type LinkWork } from './repairSteps';
 export { phaseOrder } from './order';

@@ -5,7 +5,7 @@ import { THIN_VENEER_MM } from '../sanding';
 import type { RiskySurface } from '../safety';
 import type { Build, FinishGoal, FinishNow } from '../terms';
 import type { Ways } from '../ways';
-import { COATS } from './coats';
+import { coatsOf, type COATS, type OwnCoats } from './coats';
 
 /** A face as the steps of the whole piece see it. */
 export type FaceWork = {
@@ -19,12 +19,13 @@ export type FaceWork = {
   refreshed: boolean;
 };
 
-export type PieceStep = Step & { surface: RiskySurface };
+export type PieceStep = Step & { surface: RiskySurface; learns: string };
 
-type Given = Omit<PieceStep, 'attended' | 'source'> & { attended: number };
-const worked = ({ key, phase, title, detail, attended, deeds, wait, surface }: Given): PieceStep => ({
+type Given = Omit<PieceStep, 'attended' | 'source' | 'learns'> & { attended: number; learns?: string };
+const worked = ({ key, phase, title, detail, attended, deeds, wait, surface, learns }: Given): PieceStep => ({
   ...step(key, phase, title, detail, attended, deeds, wait ? { wait } : {}),
   surface,
+  learns: learns ?? `piece.${key}`,
 });
 
 const STRIPPED_DRIES = sourced(480, memory('stripped and rinsed wood dries overnight; its label goes first'));
@@ -77,12 +78,15 @@ export function pieceSteps({
   holds,
   ways,
   sanding,
+  coats: own = {},
 }: {
   goal: FinishGoal;
   faces: readonly FaceWork[];
   holds: RiskySurface['holds'];
   ways: Ways;
   sanding?: SandingBudget;
+  /** The shop's own top coats. */
+  coats?: Partial<Record<keyof typeof COATS, OwnCoats>>;
 }): PieceStep[] {
   const held = holds && holds.length > 0 ? { holds } : {};
   const species = faces.find((f) => f.species)?.species;
@@ -142,7 +146,7 @@ export function pieceSteps({
     });
   }
   if (goal !== 'keep') {
-    const coats = COATS[goal];
+    const coats = coatsOf(goal, own[goal]);
     const surface: RiskySurface = { finishNow: goal, ...held };
     for (let i = 1; i <= coats.count.value; i++) {
       const last = i === coats.count.value;
@@ -152,6 +156,7 @@ export function pieceSteps({
         title: `${coats.title}, coat ${i} of ${coats.count.value}`,
         detail: coats.detail,
         attended: coats.attended.value,
+        learns: `${goal}.coat`,
         wait: last ? (coats.rub?.wait ?? coats.handleMin) : coats.between,
         deeds: coats.deeds,
         surface,

@@ -42,17 +42,19 @@ export type LinkWork = {
 export type WorkedStep = Step & {
   needs: Record<string, number>;
   glue?: AdhesiveId;
+  /** The kind of work that the log learns the minutes of. */
+  learns?: string;
   /** It waits for what the step before it waits for, not for that step. */
   beside?: true;
 };
 
-const plain = (s: Step): WorkedStep => ({ ...s, needs: {} });
+const plain = (s: Step, learns?: string): WorkedStep => ({ ...s, needs: {}, ...(learns ? { learns } : {}) });
 /** Getting the clamps and the release sheet ready for a press takes this long beside the laying itself. min. */
 const PRESS_READY_MIN = sourced(8, memory('bringing platen, sheet and clamps to hand'));
 const WORKABLE_SOURCE = memory(
   'the glue’s own time until it can be worked on; its table or your product has it',
 );
-const PRESS_SOURCE = derived('spreading and clamping at the common pace, and getting ready');
+const PRESS_SOURCE = derived('spreading and clamping at the pace of this shop, and getting ready');
 const LEAST_PRESS_MIN = sourced(5, memory('nothing is glued in less'));
 
 const STICKS: Record<Ways['stickOrder'], string> = {
@@ -103,7 +105,8 @@ function linkSteps(
   const pressed = PRESSED_FAMILIES.includes(family);
   return steps.flatMap((given): WorkedStep[] => {
     const step = inThisWay(link.method, given, ways, kind);
-    if (!step.glued || !link.glue) return [plain(step)];
+    const learns = `${link.method}.${step.key}`;
+    if (!step.glued || !link.glue) return [plain(step, learns)];
     const { glue, clamps } = link;
     const count = Object.values(clamps ?? {}).reduce((s, n) => s + n, 0);
     const shims =
@@ -137,6 +140,8 @@ function linkSteps(
         ),
         needs: clamps ?? {},
         glue: glue.id,
+        // What is pressed goes by the pace of laying, which the clock of the glue-up learns.
+        ...(pressed ? {} : { learns }),
         ...(i > 0 ? { beside: true } : {}),
       };
     });
@@ -217,6 +222,7 @@ const blendSteps = (blend: BlendPlan | undefined): WorkedStep[] =>
         BLEND_DEEDS[s.id],
         { wait: s.waitMin },
       ),
+      `blend.${s.id}`,
     ),
   );
 

@@ -311,3 +311,32 @@ describe('where the trade disagrees, the way that is taken changes the plan', ()
       }
   });
 });
+
+describe('the shop’s own figures', () => {
+  const task = (learned: Record<string, number[]>, id: string) =>
+    tasksFor(piece, { learned }).find((t) => t.id === id);
+
+  test('a step tells what the log may learn from it, and under the same name for every piece', () => {
+    expect(task({}, 'd2/trim')?.learns).toEqual({ step: 'veneerPatch.trim', bookMin: 20 });
+    expect(task({}, 'p/coat2')?.learns).toEqual({ step: 'lacquer.coat', bookMin: 20 });
+    expect(task({}, 'd1/cure')?.learns).toBeUndefined();
+    expect(task({}, 'd1/press')?.learns).toBeUndefined();
+  });
+
+  test('minutes learned from the log go before the book’s, with their range and their source', () => {
+    // 20 min of the book; seen at half as long again, at the same, at twice: the middle is 30, the quartiles 25 and 35.
+    expect(task({ 'veneerPatch.trim': [1.5, 1, 2] }, 'd2/trim')).toMatchObject({
+      attendedMin: 30,
+      attendedRange: { leastMin: 25, mostMin: 35 },
+      from: expect.stringContaining('learned from your log, the middle of 3 times'),
+    });
+    expect(task({ 'veneerPatch.trim': [1.5, 1] }, 'd2/trim')?.attendedMin).toBe(20);
+  });
+
+  test('the label of an own top coat goes before the table', () => {
+    const coats = { lacquer: { count: 5, between: 45, handleMin: 600 } };
+    const own = tasksFor(piece, { coats }).filter((t) => t.learns?.step === 'lacquer.coat');
+    expect(own).toHaveLength(5);
+    expect(own.map((t) => t.unattendedMin).slice(0, 4)).toEqual([45, 45, 45, 45]);
+  });
+});

@@ -2,10 +2,12 @@ import type { MethodId, PhaseId } from '../catalogue';
 import type { BlendPlan } from '../colour';
 import type { DamageKind } from '../damage';
 import { cautionsFor, type CautionId, type Hazard, type RiskySurface } from '../safety';
+import { figureOf, type Learned } from '../figures';
 import type { SandingBudget } from '../sanding';
 import { describeSource } from '../sources';
 import type { FinishGoal } from '../terms';
 import type { Ways } from '../ways';
+import type { COATS, OwnCoats } from './coats';
 import { phaseOrder } from './order';
 import { pieceSteps, type FaceWork } from './pieceSteps';
 import { repairSteps, type LinkWork } from './repairSteps';
@@ -16,6 +18,10 @@ export type BenchTask = {
   title: string;
   detail: string;
   attendedMin: number;
+  /** Where your log shows that it varies. */
+  attendedRange?: { leastMin: number; mostMin: number };
+  /** What is learned from it when it is ticked off: the kind of work, and the book's minutes. */
+  learns?: { step: string; bookMin: number };
   unattendedMin: number;
   after: string[];
   needs: Record<string, number>;
@@ -56,7 +62,10 @@ const WET_ONLY = 'Old paint around it: test it for lead, work wet, nothing dry.'
  * All steps of a piece's repairs in the order of work. Each waits for the steps of its own repair that come before it, and
  * for everything of the last phase before its own. Names of steps are stable, so that the log can refer to them.
  */
-export function tasksFor(piece: PieceWork): BenchTask[] {
+export function tasksFor(
+  piece: PieceWork,
+  { learned = {}, coats }: { learned?: Learned; coats?: Partial<Record<keyof typeof COATS, OwnCoats>> } = {},
+): BenchTask[] {
   const tasks: BenchTask[] = [];
   const add = (
     prefix: string,
@@ -64,6 +73,7 @@ export function tasksFor(piece: PieceWork): BenchTask[] {
     step: ReturnType<typeof repairSteps>[number],
     surface: RiskySurface,
   ): void => {
+    const attended = figureOf(step.attended, { shares: learned[step.learns ?? ''] ?? [] });
     const cautions = cautionsFor(step.deeds, surface, step.glue);
     const wet = label && cautions.includes('leadPaint') ? ` ${WET_ONLY}` : '';
     tasks.push({
@@ -71,14 +81,20 @@ export function tasksFor(piece: PieceWork): BenchTask[] {
       phase: step.phase,
       title: label ? `${step.title}: ${label}` : step.title,
       detail: `${step.detail}${wet}`,
-      attendedMin: Math.ceil(step.attended.value),
+      attendedMin: Math.ceil(attended.value),
+      ...(attended.least !== undefined && attended.most !== undefined
+        ? { attendedRange: { leastMin: Math.floor(attended.least), mostMin: Math.ceil(attended.most) } }
+        : {}),
+      ...(step.learns && step.attended.value > 0
+        ? { learns: { step: step.learns, bookMin: step.attended.value } }
+        : {}),
       unattendedMin: Math.ceil(step.wait?.value ?? 0),
       after: (step.after ?? []).map((key) => `${prefix}/${key}`),
       needs: step.needs,
       attendedNeeds: step.attended.value > 0 ? { hands: 1 } : {},
       cautions,
       from: [
-        `Work: ${describeSource(step.attended.source)}`,
+        `Work: ${describeSource(attended.source)}`,
         ...(step.wait ? [`Waiting: ${describeSource(step.wait.source)}`] : []),
       ].join(' '),
     });
@@ -88,7 +104,7 @@ export function tasksFor(piece: PieceWork): BenchTask[] {
     const steps = repairSteps({ ...repair, main: repair.method, goal, ways });
     for (const step of steps) add(repair.damageId, repair.label, step, repair.surface);
   }
-  for (const step of pieceSteps({ ...piece, holds: piece.holds }))
+  for (const step of pieceSteps({ ...piece, holds: piece.holds, ...(coats ? { coats } : {}) }))
     add(piece.pieceId, undefined, { ...step, needs: {} }, step.surface);
   // Coats follow each other; everything else of a piece is tied by phases.
   tasks.forEach((t) => {

@@ -7,7 +7,7 @@ import { memory } from '../sources';
 import { waysFor, type Ways } from '../ways';
 import { crackPlan, type CrackPlan } from '../wood';
 import { surveyed } from './survey';
-import type { Damage, Face, Piece, Shop } from './types';
+import type { Damage, Face, Piece, KnownShop } from './types';
 
 /** The piece as it is treated on one face, which may belong to another school or end in another finish. */
 export const treatedAs = (piece: Piece, face: Face | undefined): Piece =>
@@ -30,7 +30,7 @@ export function crackPlanOf(
   piece: Piece,
   face: Face | undefined,
   damage: Damage,
-  shop: Shop,
+  shop: KnownShop,
 ): Result<CrackPlan> | undefined {
   const { home } = piece;
   const { board } = damage;
@@ -58,7 +58,7 @@ export function caseOf(
   face: Face | undefined,
   damage: Damage,
   onFace: readonly Damage[],
-  shop: Shop,
+  shop: KnownShop,
 ): RankInput {
   const survey = surveyed(damage, face);
   const facts: DamageFacts = { kind: damage.kind, ...damage.answers };
@@ -110,7 +110,7 @@ export const rankingOf = (
   face: Face | undefined,
   damage: Damage,
   onFace: readonly Damage[],
-  shop: Shop,
+  shop: KnownShop,
   tonight = false,
 ): Result<Ranking> =>
   attempt(() =>
@@ -126,7 +126,7 @@ export function chainFor(
   face: Face | undefined,
   damage: Damage,
   onFace: readonly Damage[],
-  shop: Shop,
+  shop: KnownShop,
 ): Chain | undefined {
   const chain = attempt(() => chainOf(caseOf(piece, face, damage, onFace, shop), damage.method));
   if (chain.ok) return chain.value;
@@ -139,5 +139,5 @@ export const methodOf = (
   face: Face | undefined,
   damage: Damage,
   onFace: readonly Damage[],
-  shop: Shop,
+  shop: KnownShop,
 ): MethodId | undefined => damage.method ?? chainFor(piece, face, damage, onFace, shop)?.method;

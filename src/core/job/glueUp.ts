@@ -1,6 +1,7 @@
 import { glueQuantity, type Adhesive, type GlueTimes } from '../adhesive';
 import { methodById, type MethodId } from '../catalogue';
 import type { Result } from '../check';
+import { LAYING } from '../figures';
 import { distance } from '../geometry';
 import type { Stages } from '../glueup';
 import { clampById } from '../press';
@@ -11,7 +12,7 @@ import { linkPlansOf } from './links';
 import { gluing, pressPlan, type PressPlan } from './press';
 import type { Repair } from './repairs';
 import { stagesOf } from './stages';
-import type { Shop } from './types';
+import type { KnownShop } from './types';
 import { glueChoice } from './worksheet';
 
 /** Everything the clock of a glue-up goes by, whether it is pressed under a platen or clamped across. */
@@ -26,10 +27,12 @@ export type GlueUp = {
   key: string;
   press?: PressPlan;
   held?: Held;
+  /** What the clock teaches once a stage is clamped: the kind of work, and its minutes at the book's pace. */
+  learns?: { step: string; bookMin: number };
 };
 
 /** The glue-up of one link of a repair. Says why there is none: no size, nothing glued, or too cold for the glue. */
-export function glueUpOf(repair: Repair, method: MethodId, shop: Shop): Result<GlueUp> {
+export function glueUpOf(repair: Repair, method: MethodId, shop: KnownShop): Result<GlueUp> {
   const { damage, face, survey, treated, chain } = repair;
   const key = methodById(method).steps.find((s) => s.glued)?.key;
   if (key === undefined)
@@ -63,6 +66,9 @@ export function glueUpOf(repair: Repair, method: MethodId, shop: Shop): Result<G
       ...(stages ? { stages } : {}),
       ...(press ? { press } : {}),
       ...(held ? { held: held.value } : {}),
+      ...(press && !held
+        ? { learns: { step: LAYING, bookMin: press.bookLayingMin / (stages?.stages.length ?? 1) } }
+        : {}),
     },
   };
 }

@@ -20,7 +20,7 @@ import { waysOf } from './decide';
 import { boardThickMm } from './glued';
 import { clampOf, gluing, hotHideOf, ownedClamps, type PressPlan } from './press';
 import type { Repair } from './repairs';
-import type { GlueChoice, HeldBy, Shop } from './types';
+import type { GlueChoice, HeldBy, KnownShop } from './types';
 
 /** What holds where a flat platen and straight cauls do not do. */
 export const HELD_BY: Record<HeldBy, string> = {
@@ -71,7 +71,7 @@ export function heldStart({ face, survey }: Repair) {
 }
 
 /** The glue a hammer works with, by this shop's own figures. */
-export const hammerGlue = (chosen: AdhesiveId, shop: Shop) => {
+export const hammerGlue = (chosen: AdhesiveId, shop: KnownShop) => {
   const id = hotHideOf(chosen);
   return adhesiveById(id, shop.glues?.[id]);
 };
@@ -102,7 +102,7 @@ export function heldWith(
   repair: Repair,
   method: MethodId,
   chosen: GlueChoice,
-  shop: Shop,
+  shop: KnownShop,
   press: PressPlan | undefined,
 ): Result<Held> {
   const start = heldStart(repair);

@@ -6,6 +6,7 @@ export type {
   GlueChoice,
   HeldBy,
   HomeClimate,
+  KnownShop,
   LogEntry,
   Named,
   Part,
@@ -62,6 +63,7 @@ export { linkPlansOf, type LinkPlan } from './links';
 export { amountWords, materialLabel } from './amountWords';
 export {
   handsMin,
+  handWords,
   jobPlan,
   planOf,
   stepsOfLink,

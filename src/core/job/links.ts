@@ -11,7 +11,7 @@ import type { Repair } from './repairs';
 import { stagesOf } from './stages';
 import type { Surveyed } from './survey';
 import { surfaceRisk } from './risk';
-import type { Damage, Shop } from './types';
+import type { Damage, KnownShop } from './types';
 import { glueChoice, worksheetOf, type Worksheet } from './worksheet';
 
 /** Along a split or an edge joint one clamp a hand's breadth, as for pressing veneer: three on 300 mm (common practice). mm. */
@@ -32,7 +32,7 @@ export type LinkPlan = LinkWork & {
 };
 
 /** Clamps across a split, a joint or a let-in piece: of the kind that the shop has most of. */
-function acrossClamps(survey: Surveyed | undefined, shop: Shop): Record<string, number> | undefined {
+function acrossClamps(survey: Surveyed | undefined, shop: KnownShop): Record<string, number> | undefined {
   const [most] = ownedClamps(shop).sort((a, b) => b.count - a.count);
   if (!most) return undefined;
   const wanted = Math.ceil((survey?.lengthMm ?? CLAMP_SPACING_MM) / CLAMP_SPACING_MM);
@@ -40,7 +40,7 @@ function acrossClamps(survey: Surveyed | undefined, shop: Shop): Record<string, 
 }
 
 /** The clamps of a layout by kind, of one of its stages; of none more than are owned, which the press page says in red. */
-function clampsOf({ placed, layout, clamp, byRule }: PressPlan, stages: number, shop: Shop) {
+function clampsOf({ placed, layout, clamp, byRule }: PressPlan, stages: number, shop: KnownShop) {
   const kinds = byRule ? layout.clamps.map(() => clamp.id) : placed.clamps.map((c) => c.clamp);
   const counts: Record<string, number> = {};
   for (const id of new Set(kinds)) {
@@ -53,7 +53,7 @@ function clampsOf({ placed, layout, clamp, byRule }: PressPlan, stages: number, 
 }
 
 /** The glue of a link. Glue that cannot set at this temperature is given its times at 20 °C, and says so. */
-function glueOf({ treated }: Repair, method: MethodId, chosen: Damage['glue'], shop: Shop) {
+function glueOf({ treated }: Repair, method: MethodId, chosen: Damage['glue'], shop: KnownShop) {
   const { adhesive, times: here } = gluing(treated, method, chosen, shop);
   const times = here.ok
     ? here.value
@@ -72,14 +72,14 @@ function glueOf({ treated }: Repair, method: MethodId, chosen: Damage['glue'], s
 }
 
 /** Of no kind more than the shop owns: what is missing stands in its words. */
-const ownedOf = (clamps: Record<string, number>, shop: Shop): Record<string, number> =>
+const ownedOf = (clamps: Record<string, number>, shop: KnownShop): Record<string, number> =>
   Object.fromEntries(
     Object.entries(clamps)
       .map(([id, n]): [string, number] => [id, Math.min(n, shop.clamps.find((c) => c.id === id)?.count ?? 0)])
       .filter(([, n]) => n > 0),
   );
 
-function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: Shop): LinkPlan {
+function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownShop): LinkPlan {
   const { damage, face, survey, treated } = repair;
   const { family, label, steps } = methodById(method);
   const glued = steps.some((s) => s.glued);
@@ -151,7 +151,7 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: Shop):
 }
 
 /** The links of a repair in the order of work, each worked out; none for a damage that is left as it is. */
-export function linkPlansOf(repair: Repair, shop: Shop): LinkPlan[] {
+export function linkPlansOf(repair: Repair, shop: KnownShop): LinkPlan[] {
   const { chain } = repair;
   if (!chain || chain.method === 'leave') return [];
   return linksOfChain(chain).map((method) => linkPlan(repair, method, chain.method, shop));

@@ -1,20 +1,17 @@
 import { benchInput, schedule, tasksFor, type BenchTask, type DoneStep, type Schedule } from '../bench';
 import { takesColour, tonesIn, type MaterialId, type MethodId } from '../catalogue';
 import { attempt, type JobContext } from '../check';
+import type { Learned } from '../figures';
 import { blendPlan, type BlendPlan, type Tones, type TopFinish } from '../colour';
 import { isUnderPaint } from './decide';
+import { formatMinutes } from '../units';
 import { linkPlansOf, type LinkPlan } from './links';
 import { repairsOf, type Repair } from './repairs';
 import { damageLabel } from './survey';
 import { isTicked, trailOf, type Trail } from './trail';
-import type { Damage, Face, Named, Piece, Shop, Veneer } from './types';
+import type { Chosen, Damage, Face, Named, Piece, KnownShop, Veneer } from './types';
 import { wordsOf } from './words';
 import { resourcesOf, workOf } from './work';
-
-/** What is decided for a damage, apart from what was seen of it. */
-export type Choices = Partial<
-  Pick<Damage, 'method' | 'links' | 'linkGlue' | 'methodReason' | 'glue' | 'patch' | 'figures'>
->;
 
 /** A job: a piece with all that its plan is made of. */
 export type Job = {
@@ -22,9 +19,9 @@ export type Job = {
   faces: readonly Named<Face>[];
   damages: readonly Named<Damage>[];
   /** By the damage's id; what is given here goes before what stands in the damage. */
-  choices?: Readonly<Record<string, Choices>>;
+  choices?: Readonly<Record<string, Partial<Chosen>>>;
   stock?: readonly Named<Veneer>[];
-  shop: Shop;
+  shop: KnownShop;
   /** What is ticked off at the bench. */
   done?: readonly DoneStep[];
   /** Colours read from photos: of the old wood around a damage, of a veneer of the stock, of a place. */
@@ -99,7 +96,7 @@ export function planOf({
     const blend = blendOf(repair, links, tones);
     return { repair, links, ...(blend ? { blend } : {}) };
   });
-  const tasks = tasksFor(workOf(piece, own, worked, stock));
+  const tasks = tasksFor(workOf(piece, own, worked, stock), shop);
   const ticked = new Set(done.map((d) => d.taskId));
   // Nothing is counted before there is something to mend.
   const all = worked.length > 0 ? tasks.filter(isTicked) : [];
@@ -132,9 +129,10 @@ export function planOf({
  * @param at local time without zone; no schedule without it
  */
 export async function jobPlan(
-  { at, ...job }: Job & { at?: string },
+  { at, learned, ...given }: Job & { learned?: Learned; at?: string },
   context: JobContext = {},
 ): Promise<Plan & { schedule?: Schedule }> {
+  const job = { ...given, shop: { ...given.shop, ...(learned ? { learned } : {}) } };
   const plan = planOf(job);
   if (at === undefined || plan.tasks.length === 0) return plan;
   const known = new Set(plan.tasks.map((t) => t.id));
@@ -155,6 +153,12 @@ export function stepsOfLink({ repairs, tasks }: Plan, damageId: string, method: 
     ? own.filter((t) => !prefixes.some((p) => t.id.startsWith(p)))
     : own.filter((t) => t.id.startsWith(`${damageId}/${method}.`));
 }
+
+/** How long a hand is at a step, with the range that the log shows. */
+export const handWords = ({ attendedMin, attendedRange: r }: BenchTask): string =>
+  r && r.mostMin > r.leastMin
+    ? `${formatMinutes(attendedMin)} (yours took ${formatMinutes(r.leastMin)} to ${formatMinutes(r.mostMin)})`
+    : formatMinutes(attendedMin);
 
 /** Minutes of hands at some steps. */
 export const handsMin = (tasks: readonly Pick<BenchTask, 'attendedMin'>[]): number =>

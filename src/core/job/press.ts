@@ -14,11 +14,12 @@ import {
 } from '../adhesive';
 import { methodById, type MethodId } from '../catalogue';
 import { attempt, type Result } from '../check';
+import { figureOf } from '../figures';
 import { areaOf, type Polygon } from '../geometry';
 import {
   clampById,
-  COMMON_PACE,
   layingMinutes,
+  paceOf,
   placedLayout,
   pressLayout,
   suggestClamp,
@@ -29,12 +30,12 @@ import {
   type PressLayout,
 } from '../press';
 import { sandingBudget, type SandingBudget } from '../sanding';
-import { measured, practice, sourced, type Sourced } from '../sources';
+import { practice, sourced, type Sourced } from '../sources';
 import { PATCH_DEFAULTS, patchOutline, suggestShape, thicknessPlan, type Patch } from '../veneer';
 import type { Ways } from '../ways';
 import { isUnderPaint, waysOf } from './decide';
 import type { Surveyed } from './survey';
-import type { Damage, Face, GlueChoice, Piece, Shop, Veneer } from './types';
+import type { Damage, Face, GlueChoice, Piece, KnownShop, Veneer } from './types';
 
 export type PressPlan = {
   adhesive: Adhesive;
@@ -64,6 +65,8 @@ export type PressPlan = {
   times: Result<GlueTimes>;
   mixes: ReturnType<typeof floodMixes> | undefined;
   layingMin: number;
+  /** At the book's pace. */
+  bookLayingMin: number;
   pace: Pace;
 };
 
@@ -89,7 +92,7 @@ export function gluing(
   piece: Piece,
   method: MethodId,
   { adhesive: asked, held }: GlueChoice,
-  { glues = {}, temperatureC }: Shop,
+  { glues = {}, temperatureC }: KnownShop,
 ): Gluing {
   const { splitGlue, clampTime } = waysOf(piece);
   const suggested = suggestAdhesive(method, piece.school, { temperatureC, splitGlue, own: glues });
@@ -102,17 +105,17 @@ export function gluing(
   };
 }
 
-export const ownedClamps = (shop: Shop): { kind: ClampKind; count: number }[] =>
+export const ownedClamps = (shop: KnownShop): { kind: ClampKind; count: number }[] =>
   shop.clamps
     .filter((c) => c.count > 0)
     .map((c) => ({ kind: clampOf(c.id, shop), count: c.count }))
     .filter((c) => c.kind.acts === 'point');
 
 /** A clamp kind with the force that was measured in this shop. */
-export function clampOf(id: ClampKind['id'], shop: Shop): ClampKind {
-  const own = shop.clamps.find((c) => c.id === id)?.forceN;
+export function clampOf(id: ClampKind['id'], shop: KnownShop): ClampKind {
+  const value = shop.clamps.find((c) => c.id === id)?.forceN;
   const kind = clampById(id);
-  return own === undefined ? kind : { ...kind, forceN: sourced(own, measured('your own clamp')) };
+  return { ...kind, forceN: figureOf(kind.forceN, { own: { value, by: 'your own clamp' } }) };
 }
 
 /** A block under the other jaw. mm. */
@@ -127,7 +130,7 @@ export function pressPlan(
   method: MethodId,
   damage: Damage,
   survey: Surveyed,
-  shop: Shop,
+  shop: KnownShop,
 ): Result<PressPlan> {
   return attempt(() => {
     const { suggested, adhesive, times } = gluing(piece, method, damage.glue, shop);
@@ -177,7 +180,11 @@ export function pressPlan(
           count: countOf(id),
         }))
       : rule;
-    const pace = shop.pace ?? COMMON_PACE;
+    const known = paceOf(shop);
+    const pace = {
+      spreadMinPer100Cm2: known.spreadMinPer100Cm2.value,
+      secondsPerClamp: known.secondsPerClamp.value,
+    };
     const areaMm2 = areaOf(outline);
     return {
       adhesive,
@@ -206,6 +213,7 @@ export function pressPlan(
       mixes:
         method === 'floodAndPress' && adhesive.thinsWithWater ? floodMixes(adhesive, areaMm2) : undefined,
       layingMin: layingMinutes(areaMm2, layout.clamps.length, pace),
+      bookLayingMin: layingMinutes(areaMm2, layout.clamps.length),
       pace,
     };
   });

@@ -2,7 +2,7 @@ import type { Result } from '../check';
 import type { Chain } from '../method';
 import { chainFor, treatedAs } from './decide';
 import { surveyed, type Surveyed } from './survey';
-import type { Damage, Face, Named, Piece, Shop } from './types';
+import type { Damage, Face, Named, Piece, KnownShop } from './types';
 
 /** A damage with what is decided for it: the second stage of a job. */
 export type Repair = {
@@ -23,7 +23,7 @@ export function repairOf(
   faces: readonly Named<Face>[],
   damages: readonly Named<Damage>[],
   damage: Named<Damage>,
-  shop: Shop,
+  shop: KnownShop,
 ): Repair {
   const { faceId } = damage.body;
   const face = faces.find((f) => f.id === faceId);
@@ -44,7 +44,7 @@ export const repairsOf = (
   piece: Named<Piece>,
   faces: readonly Named<Face>[],
   damages: readonly Named<Damage>[],
-  shop: Shop,
+  shop: KnownShop,
 ): Repair[] =>
   damages
     .filter((d) => d.body.pieceId === piece.id)

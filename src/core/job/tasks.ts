@@ -1,8 +1,8 @@
 import Joi from 'joi';
 import type { BenchTask } from '../bench';
-import type { Choices } from './plan';
 import { planOf } from './plan';
-import { localTime } from './kinds/common';
+import { localTime, STEP_NAME } from './kinds/common';
+import { choicesSchema } from './kinds/damage';
 import { idSchema, JOB_SCHEMAS } from './schemas';
 import type { Damage, Face, Named, Piece, Shop, Veneer } from './types';
 
@@ -32,18 +32,6 @@ const survey = {
 /** Input of `job.tasks`: bodies as they are stored, each under its name. */
 export const jobSchema = Joi.object({ ...survey, veneers: list(JOB_SCHEMAS.veneer) });
 
-const CHOSEN: Record<keyof Choices, true> = {
-  method: true,
-  links: true,
-  linkGlue: true,
-  methodReason: true,
-  glue: true,
-  patch: true,
-  figures: true,
-};
-const choices = Joi.object(
-  Object.fromEntries(Object.keys(CHOSEN).map((k) => [k, JOB_SCHEMAS.damage.extract(k).optional()])),
-);
 const lab = Joi.array().items(Joi.number().min(-200).max(200)).length(3);
 const tones = Joi.object().pattern(
   idSchema,
@@ -57,12 +45,13 @@ const tones = Joi.object().pattern(
 );
 
 /**
- * Input of `job.plan`: `{piece, faces, damages, choices?, stock?, shop, done?, tones?, at?}`. Bodies are as they are stored, each
- * under its name; `choices` by the damage's id; `done` is what was ticked off; without `at` there are no days.
+ * Input of `job.plan`: `{piece, faces, damages, choices?, stock?, shop, done?, learned?, tones?, at?}`. Bodies are as they are stored, each
+ * under its name; `choices` by the damage's id; `done` is what was ticked off; `learned`
+ * has the shop's own minutes by kind of work, as shares of the book's; without `at` there are no days.
  */
 export const planSchema = Joi.object({
   ...survey,
-  choices: Joi.object().pattern(idSchema, choices),
+  choices: Joi.object().pattern(idSchema, choicesSchema),
   stock: list(JOB_SCHEMAS.veneer),
   done: Joi.array()
     .items(
@@ -73,6 +62,9 @@ export const planSchema = Joi.object({
       }),
     )
     .max(5000),
+  learned: Joi.object()
+    .pattern(STEP_NAME, Joi.array().items(Joi.number().min(0.1).max(10)).max(20))
+    .max(1000),
   tones: Joi.object({ around: tones.required(), stock: tones.required(), within: tones }),
   at: localTime,
 });

@@ -4,9 +4,9 @@ import { inUnits, type ShopUnits } from '../units';
 import { rankingOf } from './decide';
 import { linkPlansOf, type LinkPlan } from './links';
 import { repairOf, type Repair } from './repairs';
-import type { Damage, Face, Named, Piece, Shop } from './types';
+import type { Damage, Face, Named, Piece, KnownShop } from './types';
 
-export const unitsOf = ({ lengthUnit, temperatureUnit }: Shop): ShopUnits => ({
+export const unitsOf = ({ lengthUnit, temperatureUnit }: KnownShop): ShopUnits => ({
   length: lengthUnit,
   temperature: temperatureUnit,
 });
@@ -21,7 +21,12 @@ function gluedWords({ glue, clamps, held, heldWords }: LinkPlan): string | undef
 
 /** What is to be done to a damage, in words for paper: the whole chain, why, with what, and that it goes against the advice if it does. */
 export function repairWords(
-  job: { piece: Named<Piece>; faces: readonly Named<Face>[]; damages: readonly Named<Damage>[]; shop: Shop },
+  job: {
+    piece: Named<Piece>;
+    faces: readonly Named<Face>[];
+    damages: readonly Named<Damage>[];
+    shop: KnownShop;
+  },
   damage: Named<Damage>,
 ): string {
   const { piece, faces, damages, shop } = job;
@@ -34,7 +39,7 @@ export function wordsOf(
   { damage, face, onFace, chain }: Repair,
   links: readonly LinkPlan[],
   piece: Named<Piece>,
-  shop: Shop,
+  shop: KnownShop,
 ): string {
   if (!damage.body.method) return 'Repair not decided.';
   const ranking = rankingOf(piece.body, face?.body, damage.body, onFace, shop);

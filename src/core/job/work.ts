@@ -8,7 +8,7 @@ import { sandingOf } from './press';
 import type { Repair } from './repairs';
 import { surfaceRisk } from './risk';
 import { damageLabel } from './survey';
-import type { Face, Named, Piece, Shop, Veneer } from './types';
+import type { Face, Named, Piece, KnownShop, Veneer } from './types';
 
 /** A repair with its worksheets: what the bench needs of it. */
 export type WorkedRepair = { repair: Repair; links: LinkPlan[]; blend?: BlendPlan };
@@ -64,7 +64,7 @@ export function workOf(
 }
 
 /** Hands and clamps, as the scheduler counts them. */
-export const resourcesOf = (shop: Shop): Record<string, number> => ({
+export const resourcesOf = (shop: KnownShop): Record<string, number> => ({
   hands: shop.hands,
   ...Object.fromEntries(shop.clamps.map((c) => [c.id, c.count])),
 });

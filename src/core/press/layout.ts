@@ -333,7 +333,6 @@ export const LAYING = {
 
 /** A person's own pace, once timed. */
 export type Pace = { spreadMinPer100Cm2: number; secondsPerClamp: number };
-export const COMMON_PACE_SOURCE = LAYING.spreadMinPer100Cm2.source;
 export const COMMON_PACE: Pace = {
   spreadMinPer100Cm2: LAYING.spreadMinPer100Cm2.value,
   secondsPerClamp: 60 * LAYING.minPerClamp.value,

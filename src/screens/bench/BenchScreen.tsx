@@ -2,7 +2,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { dayText } from '@/core/front';
-import { handsMin, isTicked } from '@/core/job';
+import { handsMin, handWords, isTicked } from '@/core/job';
 import { PHASE_SOURCE, PHASES, phaseLabel } from '@/core/catalogue';
 import { CAUTIONS } from '@/core/safety';
 import { describeSource } from '@/core/sources';
@@ -121,7 +121,7 @@ export function BenchScreen() {
               .filter((t) => t.when.start.slice(0, 10) === day)
               .map((t) => (
                 <Fold key={t.id} title={`${t.when.start.slice(11, 16)}  ${t.title}`}>
-                  <Text kind="label">{`${only ? '' : `${t.pieceName} · `}${phaseLabel(t.phase)} · ${formatMinutes(t.attendedMin)}${t.unattendedMin > 0 ? ` + ${formatMinutes(t.unattendedMin)} waiting` : ''}`}</Text>
+                  <Text kind="label">{`${only ? '' : `${t.pieceName} · `}${phaseLabel(t.phase)} · ${handWords(t)}${t.unattendedMin > 0 ? ` + ${formatMinutes(t.unattendedMin)} waiting` : ''}`}</Text>
                   <Text>{t.detail}</Text>
                   <Text kind="label">{t.from}</Text>
                   {t.cautions.map((c) => (

@@ -26,6 +26,7 @@ export function TickForm({ task, onDone }: { task: PieceTask; onDone: () => void
         title: task.title,
         doneAt: localNow(),
         actualMin: minutes,
+        ...task.learns,
         note,
         pictures,
       });

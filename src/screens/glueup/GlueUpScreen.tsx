@@ -114,6 +114,7 @@ function Running({
         title: `Glued and clamped: ${damageLabel(damage.body)}${count > 1 ? `, stage ${running.stage} of ${count}` : ''}`,
         doneAt: localNow(),
         actualMin: Math.round(minutes * 10) / 10,
+        ...plan.learns,
         note: `${plan.adhesive.label}${plan.clampWords ? `, ${plan.clampWords}` : ''}. From first glue to last clamp ${formatMinutes(minutes)}; open time ${formatMinutes(times.openMin)}.`,
         pictures: [],
       });

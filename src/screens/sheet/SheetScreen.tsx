@@ -1,7 +1,7 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { methodById, takesColour } from '@/core/catalogue';
-import { damageLabel, handsMin, isUnderPaint, linkPlansOf, stepsOfLink } from '@/core/job';
+import { damageLabel, handsMin, handWords, isUnderPaint, linkPlansOf, stepsOfLink } from '@/core/job';
 import { formatMinutes } from '@/core/units';
 import { Button, Figure, Notice, Row, Section, Text } from '@/ui';
 import { Cautions } from '../shared/Cautions';
@@ -71,7 +71,7 @@ export function SheetScreen() {
               key={t.id}
               title={`${i + 1}. ${t.title}`}
               detail={`${t.detail}${t.unattendedMin > 0 ? ` Then wait ${formatMinutes(t.unattendedMin)}.` : ''}`}
-              value={formatMinutes(t.attendedMin)}
+              value={handWords(t)}
               source={t.from}
               last={i === steps.length - 1}
             />

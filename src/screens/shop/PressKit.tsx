@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { HAND_TORQUE_NM, screwForceN, SCREW_SOURCE } from '@/core/glueup';
-import { CLAMPS, COMMON_PACE, type ClampId, type ClampKind } from '@/core/press';
+import { CLAMPS, paceOf, type ClampId, type ClampKind } from '@/core/press';
 import { describeSource } from '@/core/sources';
 import type { Shop } from '@/records';
 import { Button, CheckChips, Chips, Figure, Fold, LengthField, Section, Stepper, Text } from '@/ui';
@@ -171,12 +171,16 @@ export function BoardsSection({ shop, set }: Props) {
 
 /** How quickly glue is spread and clamps are set here; stages and times follow. */
 export function PaceFields({ shop, set }: Props) {
-  const pace = shop.pace ?? COMMON_PACE;
+  const known = paceOf(shop);
+  const pace = {
+    spreadMinPer100Cm2: known.spreadMinPer100Cm2.value,
+    secondsPerClamp: known.secondsPerClamp.value,
+  };
   return (
     <>
       <Stepper
         label="Spreading glue on 100 cm²"
-        help={shop.pace ? 'Yours.' : 'From memory, about a minute; time your own.'}
+        help={describeSource(known.spreadMinPer100Cm2.source)}
         unit="min"
         value={pace.spreadMinPer100Cm2}
         least={0.1}
@@ -187,9 +191,9 @@ export function PaceFields({ shop, set }: Props) {
       />
       <Stepper
         label="Setting one clamp"
-        help={shop.pace ? 'Yours.' : 'From memory, about half a minute; time your own.'}
+        help={describeSource(known.secondsPerClamp.source)}
         unit="s"
-        value={pace.secondsPerClamp}
+        value={Math.round(pace.secondsPerClamp)}
         least={2}
         most={600}
         step={5}

@@ -35,6 +35,7 @@ import {
 import { Page, Pane } from '../shared/Page';
 import { download, useClimate } from '@/instruments';
 import { useAct } from '../shared/useAct';
+import { CoatsFold } from './CoatsFold';
 import { GluesFold } from './GluesFold';
 import { MaterialsSection } from './MaterialsSection';
 import { BoardsSection, ClampsSection, PaceFields } from './PressKit';
@@ -278,6 +279,7 @@ function Tables({ shop, onChange }: { shop: Shop; onChange: (patch: Partial<Shop
   return (
     <Section title="Figures and where they come from">
       <GluesFold shop={shop} onChange={onChange} />
+      <CoatsFold shop={shop} onChange={onChange} />
       <Fold title="Woods">
         {SPECIES.map((s) => (
           <Row

@@ -66,3 +66,6 @@ export const photos = Joi.array()
     }),
   )
   .max(60);
+
+/** A kind of work that the log learns the minutes of, such as “burnIn.fill”. */
+export const STEP_NAME = /^[a-z]{1,30}(\.[a-z0-9]{1,30})?$/i;

@@ -45,7 +45,8 @@ export type PatchChoice = {
   slantDeg?: number;
 };
 
-export type Damage = {
+/** What was seen and measured of a damage: facts, which no decision changes. */
+export type Seen = {
   pieceId: string;
   /** Not set for a damage kept from a quick answer, before it has been outlined on a face. */
   faceId?: string;
@@ -62,6 +63,10 @@ export type Damage = {
   answers: Answers;
   /** Taps on the face, places as fractions of its picture. */
   taps?: { at: Point; hollow: boolean }[];
+};
+
+/** What was decided for it: can be taken back and given anew at any time. */
+export type Chosen = {
   method?: MethodId;
   /** Where the chain of the method can go on in several ways, those taken. */
   links?: MethodId[];
@@ -69,12 +74,19 @@ export type Damage = {
   linkGlue?: Partial<Record<MethodId, GlueChoice>>;
   methodReason: string;
   glue: GlueChoice;
-  /** A glue-up that is running, or the last one. Moments in milliseconds since 1970. */
-  glueUp?: { stage: number; startedAt: number; clampedAt?: number; method?: MethodId };
   patch: PatchChoice;
   /** What was entered for the sums on its pages, field by field; those not there are at their start. */
   figures?: Record<string, number | string>;
 };
+
+/** What is being done to it. What is done goes into the log and stays there. */
+export type Doing = {
+  /** A glue-up that is running, or the last one. Moments in milliseconds since 1970. */
+  glueUp?: { stage: number; startedAt: number; clampedAt?: number; method?: MethodId };
+};
+
+/** One record: a change is written whole, and two windows that change different fields do not disturb each other. */
+export type Damage = Seen & Chosen & Doing;
 
 const glueChoice = Joi.object({
   held: Joi.string().valid('edge', 'half', 'round', 'cup', 'case', 'hammer'),
@@ -111,8 +123,7 @@ const glueChoice = Joi.object({
   }),
 });
 
-/** How a damage looks where it is stored, in a file, or at the registry's doors. */
-export const damageSchema: Joi.ObjectSchema<Damage> = Joi.object({
+const seen = {
   pieceId: idSchema.required(),
   faceId: idSchema,
   number: Joi.number().integer().min(1).max(9999).required(),
@@ -133,25 +144,40 @@ export const damageSchema: Joi.ObjectSchema<Damage> = Joi.object({
     cut: Joi.string().valid('flat', 'quarter', 'rift').required(),
     specificGravity: Joi.number().min(0.2).max(1.3),
   }),
+};
+
+const chosen: Record<keyof Chosen, Joi.Schema> = {
   method: ids(METHODS),
   links: linksSchema,
-  methodReason: textSchema(2000).required(),
-  glue: glueChoice.required(),
+  methodReason: textSchema(2000),
+  glue: glueChoice,
   linkGlue: Joi.object(Object.fromEntries(METHODS.map((m) => [m.id, glueChoice]))),
-  glueUp: Joi.object({
-    stage: Joi.number().integer().min(1).max(60).required(),
-    startedAt: Joi.number().min(0).max(1e14).required(),
-    clampedAt: Joi.number().min(0).max(1e14),
-    method: ids(METHODS),
-  }),
   patch: Joi.object({
     veneerId: idSchema,
     shape: keys(PATCH_SHAPES),
     marginMm: millimetres(0, 20),
     overhangMm: millimetres(0, 30),
     slantDeg: Joi.number().min(15).max(75),
-  }).required(),
+  }),
   figures: Joi.object()
     .pattern(/^[a-z]{2,12}\.[a-z]{2,20}$/i, [Joi.number().min(-1e5).max(1e5), Joi.string().max(40)])
     .max(80),
+};
+
+/** Choices that are given beside a damage: as many of them as there are. */
+export const choicesSchema: Joi.ObjectSchema<Partial<Chosen>> = Joi.object(chosen);
+
+/** How a damage looks where it is stored, in a file, or at the registry's doors. */
+export const damageSchema: Joi.ObjectSchema<Damage> = Joi.object({
+  ...seen,
+  ...chosen,
+  methodReason: chosen.methodReason.required(),
+  glue: chosen.glue.required(),
+  patch: chosen.patch.required(),
+  glueUp: Joi.object({
+    stage: Joi.number().integer().min(1).max(60).required(),
+    startedAt: Joi.number().min(0).max(1e14).required(),
+    clampedAt: Joi.number().min(0).max(1e14),
+    method: ids(METHODS),
+  }),
 });

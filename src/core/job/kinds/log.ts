@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { idSchema, textSchema, localTime } from './common';
+import { idSchema, textSchema, localTime, STEP_NAME } from './common';
 
 export type LogEntry = {
   pieceId: string;
@@ -8,6 +8,9 @@ export type LogEntry = {
   /** Local time without zone. */
   doneAt: string;
   actualMin: number;
+  /** What kind of work it was, and what the book gives for it: from these the shop's own minutes are learned. */
+  step?: string;
+  bookMin?: number;
   note: string;
   pictures: { pictureId: string; role: 'before' | 'after' }[];
 };
@@ -19,6 +22,8 @@ export const logSchema: Joi.ObjectSchema<LogEntry> = Joi.object({
   title: textSchema(300).required(),
   doneAt: localTime.required(),
   actualMin: Joi.number().min(0).max(527_040).required(),
+  step: Joi.string().pattern(STEP_NAME),
+  bookMin: Joi.number().min(0).max(527_040),
   note: textSchema(4000).required(),
   pictures: Joi.array()
     .items(

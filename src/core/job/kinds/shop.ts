@@ -1,6 +1,8 @@
 import Joi from 'joi';
 import { ADHESIVES, GLUE_FIGURES, type AdhesiveId, type OwnGlue } from '../../adhesive';
+import { COAT_FIGURES, COATS, type OwnCoats } from '../../bench';
 import type { MaterialId } from '../../catalogue';
+import type { Learned } from '../../figures';
 import { stockSchema, weightsSchema, type Weights } from '../../method';
 import { CLAMPS, type ClampId, type Pace } from '../../press';
 import { PAPERS, type Paper } from '../../print';
@@ -33,13 +35,27 @@ export type Shop = {
   materials?: MaterialId[];
   /** Figures of the shop's own products. */
   glues?: Partial<Record<AdhesiveId, OwnGlue>>;
+  /** Figures of the shop's own top coats. */
+  coats?: Partial<Record<keyof typeof COATS, OwnCoats>>;
   /** To be bought. */
   shopping?: MaterialId[];
 };
 
+/** A shop with what its log has taught. That is worked out from the log, never stored. */
+export type KnownShop = Shop & { learned?: Learned };
+
 const ownGlue = Joi.object(
   Object.fromEntries(
     Object.entries(GLUE_FIGURES).map(([f, { least, most }]) => [f, Joi.number().min(least).max(most)]),
+  ),
+);
+
+const ownCoats = Joi.object(
+  Object.fromEntries(
+    Object.entries(COAT_FIGURES).map(([f, { least, most }]) => [
+      f,
+      Joi.number().integer().min(least).max(most),
+    ]),
   ),
 );
 
@@ -79,4 +95,5 @@ export const shopSchema: Joi.ObjectSchema<Shop> = Joi.object({
   materials: stockSchema,
   shopping: stockSchema,
   glues: Joi.object(Object.fromEntries(ADHESIVES.map((a) => [a.id, ownGlue]))),
+  coats: Joi.object(Object.fromEntries(Object.keys(COATS).map((f) => [f, ownCoats]))),
 });
