@@ -8,7 +8,7 @@ import { DAMAGE_KINDS, type DamageKind } from '../src/core/damage';
 import { seededRandom } from '../src/core/check';
 import { newDamage, newFace, newPiece } from '../src/records/defaults';
 import { SHAPE_VERSION } from '../src/records/schemas';
-import { exportText } from '../src/records/transfer';
+import { singleFile } from '../demo/singleFile';
 import type { AnyStored, Bodies, Kind } from '../src/records/types';
 
 const WHEN = '2026-03-02T09:00:00';
@@ -123,7 +123,7 @@ export async function smoothness(
   // The TypeScript runner names functions by a helper that the page does not have.
   await page.addInitScript('globalThis.__name = (f) => f');
   const file = path.join(mkdtempSync(path.join(tmpdir(), 'crowd-')), 'crowd.lantern.json');
-  writeFileSync(file, exportText(crowd(), WHEN));
+  writeFileSync(file, singleFile(crowd(), WHEN));
   await page.goto(`http://127.0.0.1:${PORT}/shop`);
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Read in a file' }).first().click();

@@ -2,10 +2,11 @@ import jpeg from 'jpeg-js';
 import { deltaE00, tonesAround, tonesOfSwatch } from '../src/core/colour';
 import { compose, facePlane, type ScaleReference } from '../src/core/geometry';
 import { warp, type Raster } from '../src/core/picture';
-import { exportText, importText } from '../src/records/transfer';
+import { importText } from '../src/records/transfer';
 import type { AnyStored } from '../src/records/types';
 import { veneerFigure } from './figure';
 import { CABINET, LECTERN, readingRoom } from './scenario';
+import { singleFile } from './singleFile';
 
 let records: AnyStored[];
 beforeAll(async () => {
@@ -26,8 +27,9 @@ const faceOf = (id: string) => {
 const FRAME = { widthPx: 1440, heightPx: 1080 };
 
 test('it reads in like any export, with at least six veneers that have photos', () => {
-  const summary = importText(exportText(records, 'now'), 'demo');
-  expect(summary.pieces).toBe(4);
+  const summary = importText(singleFile(records, 'now'), 'demo');
+  expect(summary.aside).toEqual([]);
+  expect(summary.records.filter((r) => r.kind === 'piece')).toHaveLength(4);
   expect(records.filter((r) => r.kind === 'veneer' && r.body.pictureId).length).toBeGreaterThanOrEqual(6);
 });
 

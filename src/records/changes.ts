@@ -15,6 +15,20 @@ export function useChanges(): number {
   return data;
 }
 
+const NEWER = 'newer';
+
+/** A newer version of the app has written in this browser: this page shows, and changes nothing. */
+export function useNewer(): boolean {
+  const { data = false } = useSWR<boolean>(NEWER, null);
+  return data;
+}
+
+/** Tells the page, from wherever the newer record was met. */
+export function noteNewer(): void {
+  channel?.postMessage(NEWER);
+  void mutate<boolean>(NEWER, true, { revalidate: false });
+}
+
 /** Whatever was made from records is made again. */
 async function renew(kinds: readonly Kind[]): Promise<void> {
   await mutate<number>(CHANGES, (n = 0) => n + 1, { revalidate: false });
@@ -30,7 +44,11 @@ export async function changed(kinds: readonly Kind[]): Promise<void> {
 /** Other windows' changes show here at once. Used once, at the root. */
 export function useOtherWindows(): void {
   useEffect(() => {
-    const listen = (event: MessageEvent<Kind[]>): void => {
+    const listen = (event: MessageEvent<Kind[] | typeof NEWER>): void => {
+      if (event.data === NEWER) {
+        void mutate<boolean>(NEWER, true, { revalidate: false });
+        return;
+      }
       event.data.forEach((kind) => void mutate(listKey(kind)));
       void renew(event.data);
     };

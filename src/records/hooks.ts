@@ -120,7 +120,13 @@ export async function changeRecord<K extends Exclude<Kind, 'picture'>>(
 }
 
 export async function changeShop(record: Stored<'shop'> | undefined, patch: Partial<Shop>): Promise<void> {
-  if (record) await changeRecord(record, patch);
+  if (record) {
+    await changeRecord(record, patch);
+    return;
+  }
+  // A second setting may be changed before the first has made the record.
+  const there = await browserStore.get('shop', SHOP_ID);
+  if (there) await changeRecord(there, patch);
   else await createRecord('shop', { ...DEFAULT_SHOP, ...patch }, SHOP_ID);
 }
 

@@ -5,6 +5,6 @@ export * from './hooks';
 export { useChanges } from './changes';
 export { browserStore, newId } from './browserStore';
 export { localNow, planningTime } from './clock';
-export { assertFileSize, exportText, importText, type ImportSummary } from './transfer';
+export { importText } from './transfer';
 export type { SetAside } from './store';
 export { revisionsOf } from './revisions';

@@ -1,4 +1,4 @@
-import type { AnyStored, Bodies, Kind } from './types';
+import type { AnyStored, Bodies, Kind, Stored } from './types';
 
 /** A record that another points at. `shown`: it belongs to whoever shows it and goes with the last of them. */
 export type Link = { kind: Kind; id: string; shown: boolean };
@@ -33,3 +33,39 @@ export const picturesOf = (record: AnyStored): string[] =>
   linksOf(record)
     .filter((l) => l.shown)
     .map((l) => l.id);
+
+type Missing = (kind: Kind, id: string | undefined) => boolean;
+
+/** How each kind does without what it pointed at and is nowhere; its piece alone it cannot do without. */
+const WITHOUT: { [K in Kind]: (body: Bodies[K], missing: Missing) => Bodies[K] } = {
+  piece: (body, missing) =>
+    body.photos ? { ...body, photos: body.photos.filter((p) => !missing('picture', p.pictureId)) } : body,
+  face: ({ picture, photos, ...rest }, missing) => ({
+    ...rest,
+    ...(picture && !missing('picture', picture.id) ? { picture } : {}),
+    ...(photos ? { photos: photos.filter((p) => !missing('picture', p.pictureId)) } : {}),
+  }),
+  damage: ({ faceId, ...rest }, missing) => ({
+    ...rest,
+    ...(faceId !== undefined && !missing('face', faceId) ? { faceId } : {}),
+  }),
+  veneer: ({ pictureId, ...rest }, missing) => ({
+    ...rest,
+    ...(pictureId !== undefined && !missing('picture', pictureId) ? { pictureId } : {}),
+  }),
+  log: (body, missing) => ({
+    ...body,
+    pictures: body.pictures.filter((p) => !missing('picture', p.pictureId)),
+  }),
+  shop: (body) => body,
+  picture: (body) => body,
+};
+
+/** A record without its links to what is missing. */
+export function withoutMissing<K extends Kind>(record: Stored<K>, missing: Missing): Stored<K> {
+  return { ...record, body: WITHOUT[record.kind](record.body, missing) };
+}
+
+/** The piece a record belongs to. */
+export const pieceIdOf = (record: AnyStored): string | undefined =>
+  linksOf(record).find((l) => l.kind === 'piece')?.id;

@@ -1,20 +1,14 @@
 import type * as browser from './browserStore';
 import { newPiece } from './defaults';
+import type * as memory from '../testing/memoryStorage';
 import type * as notes from './pending';
 import type { Stored } from './types';
 
 // What follows from a change stays in this process.
-jest.mock('./changes', () => ({ changed: async () => undefined }));
+jest.mock('./changes', () => ({ changed: async () => undefined, noteNewer: () => undefined }));
 jest.mock('./storage', () => {
-  const items = new Map<string, string>();
-  return {
-    storage: {
-      getItem: async (k: string) => items.get(k) ?? null,
-      setItem: async (k: string, v: string) => void items.set(k, v),
-      getAllKeys: async () => [...items.keys()],
-      getMany: async (keys: string[]) => Object.fromEntries(keys.map((k) => [k, items.get(k) ?? null])),
-    },
-  };
+  const { memoryStorage } = jest.requireActual<typeof memory>('../testing/memoryStorage');
+  return { storage: memoryStorage() };
 });
 
 /** A notebook as browsers have it: keys are its own properties. */
@@ -27,6 +21,7 @@ function notebook(): Storage {
   });
   return own as unknown as Storage;
 }
+const notesLeft = (): string[] => Object.keys(localStorage).filter((k) => k.includes('pending'));
 const NOW = '2026-03-02T08:00:00';
 let pending: typeof notes;
 let store: typeof browser.browserStore;
@@ -36,6 +31,7 @@ beforeEach(async () => {
   Object.defineProperty(globalThis, 'localStorage', { value: notebook(), configurable: true });
   pending = jest.requireActual('./pending');
   ({ browserStore: store } = jest.requireActual('./browserStore'));
+  await store.remove([{ kind: 'piece', id: 'p' }]);
   record = await store.create('piece', 'p', { ...newPiece('Chest', NOW), deadline: '2026-05-01' });
 });
 const stored = async () => (await store.get('piece', 'p'))?.body;
@@ -46,12 +42,12 @@ test('a change that was shown and not yet written is written by the next page', 
   await pending.writePending();
   expect(await stored()).toMatchObject({ note: 'A radio is in it.' });
   expect(await stored()).not.toHaveProperty('deadline');
-  expect(Object.keys(localStorage)).toEqual([]);
+  expect(notesLeft()).toEqual([]);
 });
 
 test('a change that was written leaves no note', async () => {
   pending.notePending(record, { note: 'x' })();
-  expect(Object.keys(localStorage)).toEqual([]);
+  expect(notesLeft()).toEqual([]);
 });
 
 test('what was changed since stays; other fields of the note are not forced in', async () => {
@@ -73,6 +69,6 @@ test.each<[string, string]>([
   const before = await stored();
   await pending.writePending();
   expect(await stored()).toEqual(before);
-  expect(Object.keys(localStorage)).toEqual([]);
+  expect(notesLeft()).toEqual([]);
   expect({}).not.toHaveProperty('polluted');
 }); // prettier-ignore

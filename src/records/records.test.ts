@@ -1,41 +1,30 @@
-import type { AsyncStorage } from '@react-native-async-storage/async-storage';
 import fc from 'fast-check';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece } from './defaults';
-import { ConflictError, StoreError } from './errors';
+import { ConflictError, NewerError, StoreError } from './errors';
 import { readRecord } from './migrate';
 import { SHAPE_VERSION } from './schemas';
 import { createStore } from './store';
-import { assertFileSize, exportText, importText } from './transfer';
+import { memoryStorage } from '../testing/memoryStorage';
+import { assertFileSize, importText } from './transfer';
 import type { AnyStored } from './types';
 
 const NOW = '2026-03-02T08:00:00';
 
-/** A store in memory that can be made to refuse writes, as a full browser does. */
-function fake(): AsyncStorage & { data: Map<string, string>; full: boolean } {
-  const data = new Map<string, string>();
-  const self = {
-    data,
-    full: false,
-    getItem: async (k: string) => data.get(k) ?? null,
-    setItem: async (k: string, v: string) => self.setMany({ [k]: v }),
-    removeItem: async (k: string) => void data.delete(k),
-    getMany: async (ks: string[]) => Object.fromEntries(ks.map((k) => [k, data.get(k) ?? null])),
-    setMany: async (e: Record<string, string>) => {
-      if (self.full) throw new Error('');
-      for (const [k, v] of Object.entries(e)) data.set(k, v);
-    },
-    removeMany: async (ks: string[]) => ks.forEach((k) => data.delete(k)),
-    getAllKeys: async () => [...data.keys()],
-    clear: async () => data.clear(),
-  };
-  return self;
-}
-
 const setUp = () => {
-  const storage = fake();
+  const storage = memoryStorage();
   return { storage, store: createStore(storage, { now: () => NOW }) };
 };
 const PIECE = newPiece('Lectern', NOW);
+
+/** Records in one file, as they were once saved. */
+const oldFile = (records: readonly AnyStored[]): string =>
+  JSON.stringify({
+    format: 'rustic-lantern',
+    formatVersion: 1,
+    shapeVersion: SHAPE_VERSION,
+    savedAt: NOW,
+    records,
+  });
 
 describe('store', () => {
   test('what is written comes back, and a change counts up', async () => {
@@ -248,42 +237,40 @@ describe('what is entered for sums', () => {
     const envelope = { version: SHAPE_VERSION, revision: 1, savedAt: NOW };
     const piece: AnyStored = { kind: 'piece', id: 'p1', ...envelope, body: PIECE };
     const face: AnyStored = { kind: 'face', id: 'f1', ...envelope, body: newFace('p1', 'Top') };
-    const { records } = importText(exportText([piece, face, record], NOW), 'shop.json');
+    const { records } = importText(oldFile([piece, face, record]), 'shop.json');
     expect(records).toContainEqual(record);
   });
 });
 
-describe('export and import', () => {
-  test('everything comes back the same', () => {
-    const back = importText(exportText(sample(), NOW), 'x.lantern.json');
-    expect(back).toEqual({ records: sample(), pieces: 1, pictures: 1 });
+describe('files of the old kind', () => {
+  const text = oldFile(sample());
+  const withRecord = (record: unknown): string =>
+    text.replace('"records":[', `"records":[${JSON.stringify(record)},`);
+
+  test('all of it comes back the same', () => {
+    expect(importText(text, 'x.lantern.json')).toEqual({
+      records: sample(),
+      savedAt: NOW,
+      aside: [],
+      unreadable: [],
+    });
   });
 
   test('notes of any text survive', () => {
     fc.assert(
       fc.property(fc.fullUnicodeString({ maxLength: 300 }), (note) => {
         const records = [stored({ kind: 'piece', id: 'p1', body: { ...PIECE, note } })] as AnyStored[];
-        expect(importText(exportText(records, NOW), 'x').records).toEqual(records);
+        expect(importText(oldFile(records), 'x').records).toEqual(records);
       }),
     );
   });
 
-  const text = exportText(sample(), NOW);
-  const withRecord = (record: unknown): string =>
-    text.replace('"records":[', `"records":[${JSON.stringify(record)},`);
-
   test.each([
-    ['not JSON', 'hello', 'not JSON'],
+    ['not JSON', 'hello', 'no backup'],
     ['cut in half', text.slice(0, text.length / 2), 'cut off'],
-    ['another file', '{"a":1}', 'not an export'],
-    ['a list', '[1]', 'not an export'],
+    ['another file', '{"a":1}', 'no backup'],
+    ['a list', '[1]', 'no backup'],
     ['newer', text.replace('"formatVersion":1', '"formatVersion":2'), 'newer version'],
-    ['newer record', text.replace('"version":3', '"version":5'), 'newer version'],
-    [
-      'one bad record',
-      withRecord(stored({ kind: 'piece', id: 'p9', body: { ...PIECE, school: 'x' } as never })),
-      'bad record, number 1 of 6',
-    ],
     [
       '__proto__ in a body',
       text.replace('"client":""', '"client":"","__proto__":{"polluted":true}'),
@@ -294,28 +281,38 @@ describe('export and import', () => {
       text.replace('"records":[', '"records":[{"__proto__":{"kind":"piece"}},'),
       'not safe to read',
     ],
-    ['a path as an id', text.replace('"id":"p1"', '"id":"../../p1"'), 'bad record'],
-    ['twice', withRecord(sample()[0]), 'twice'],
-    [
-      'a missing picture',
-      exportText(
-        sample().filter((r) => r.kind !== 'picture'),
-        NOW,
-      ),
-      'points at picture/x1',
-    ],
-    ['markup for a picture', text.replace('/9jAAAA', '<svg onload=alert(1)>'), 'bad record'],
   ])('%s is refused and nothing changes', (_, bad, message) => {
     expect(() => importText(bad, 'x.lantern.json')).toThrow(message);
     expect(() => importText(bad, 'x.lantern.json')).toThrow('Nothing was changed.');
     expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
   });
 
-  test('200 MB and 0 bytes are refused by size alone', () => {
+  test.each([
+    ['of a newer version', text.replace('"version":3', '"version":5'), 'newer version'],
+    [
+      'with a school that is none',
+      withRecord(stored({ kind: 'piece', id: 'p9', body: { ...PIECE, school: 'x' } as never })),
+      'school',
+    ],
+    ['with a path for a name', text.replace('"id":"p1"', '"id":"../../p1"'), '"id"'],
+    ['with markup for a picture', text.replace('/9jAAAA', '<svg onload=alert(1)>'), 'jpeg'],
+  ])('one record %s is set aside, and the others come in', (_, bad, reason) => {
+    const { records, aside } = importText(bad, 'x.lantern.json');
+    expect(aside).toHaveLength(1);
+    expect(aside[0]?.reason).toContain(reason);
+    expect(records.length).toBeGreaterThanOrEqual(4);
+  });
+
+  test('of two records of one name the first is taken, and that is said', () => {
+    const { records, unreadable } = importText(withRecord(sample()[0]), 'x');
+    expect(records).toHaveLength(5);
+    expect(unreadable[0]?.reason).toContain('piece/p1 twice');
+  });
+
+  test('200 MB are refused by size alone', () => {
     expect(() => assertFileSize(200 * 1024 * 1024, 'big.json')).toThrow(
-      '“big.json” has 200 MB; up to 150 MB can be read',
+      '“big.json” has 200 MB; of the old kind of file up to 150 MB',
     );
-    expect(() => assertFileSize(0, 'empty.json')).toThrow('is empty');
   });
 
   test('a file cut anywhere is refused', () => {
@@ -324,6 +321,53 @@ describe('export and import', () => {
         expect(() => importText(text.slice(0, n), 'x')).toThrow('Nothing was changed.');
       }),
     );
+  });
+});
+
+describe('nothing is written over', () => {
+  const newer = JSON.stringify({
+    ...(stored({ kind: 'shop', id: 'shop', body: DEFAULT_SHOP }) as object),
+    version: 99,
+  });
+
+  test('a record is not made where there is one already', async () => {
+    const { store } = setUp();
+    await store.create('piece', 'p1', PIECE);
+    await expect(store.create('piece', 'p1', { ...PIECE, name: 'Other' })).rejects.toThrow(
+      'nothing was written over',
+    );
+    expect((await store.get('piece', 'p1'))?.body.name).toBe('Lectern');
+  });
+
+  test('where a newer version has been, nothing is written any more, and that is told truthfully and once', async () => {
+    const storage = memoryStorage({ 'shop/shop': newer });
+    let told = 0;
+    const store = createStore(storage, { now: () => NOW, onNewer: () => void told++ });
+    await expect(store.create('shop', 'shop', DEFAULT_SHOP)).rejects.toThrow('newer version of the app');
+    await expect(store.update('shop', 'shop', DEFAULT_SHOP, { hands: 2 })).rejects.toBeInstanceOf(NewerError);
+    await expect(store.create('piece', 'p1', PIECE)).rejects.toThrow('All that was saved is safe');
+    await expect(store.putAll(sample())).rejects.toBeInstanceOf(NewerError);
+    await expect(store.remove([{ kind: 'piece', id: 'p1' }])).rejects.toBeInstanceOf(NewerError);
+    expect([...storage.data]).toEqual([['shop/shop', newer]]);
+    expect(told).toBe(1);
+  });
+
+  test('where there is no room to set a corrupt record aside it stays, and the others are shown', async () => {
+    const { store, storage } = setUp();
+    await store.create('piece', 'p1', PIECE);
+    storage.data.set('piece/bad', '{"kind"');
+    storage.full = true;
+    expect(await store.list('piece')).toMatchObject({ unreadable: 1, records: [{ id: 'p1' }] });
+    expect(storage.data.get('piece/bad')).toBe('{"kind"');
+  });
+
+  test('what was set aside under a name stays when another is', async () => {
+    const { store, storage } = setUp();
+    for (const text of ['{"first"', '{"second"']) {
+      storage.data.set('piece/bad', text);
+      await store.list('piece');
+    }
+    expect((await store.listAside()).map((a) => a.text)).toEqual(['{"first"', '{"second"']);
   });
 });
 

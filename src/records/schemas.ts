@@ -24,13 +24,22 @@ export const BODY_SCHEMAS: { [K in Kind]: Joi.ObjectSchema<Bodies[K]> } = {
 
 export const KINDS = Object.keys(BODY_SCHEMAS) as Kind[];
 
+/** A shop has some devices, not hundreds. */
+const MOST_DEVICES = 200;
+const count = Joi.number().integer().min(1).max(Number.MAX_SAFE_INTEGER).required();
+const FIELD = /^[A-Za-z][A-Za-z0-9]{0,40}$/;
+
 const envelopeFor = (kind: Kind): Joi.ObjectSchema =>
   Joi.object({
     kind: Joi.string().valid(kind).required(),
     id: idSchema.required(),
     version: Joi.number().integer().min(1).required(),
-    revision: Joi.number().integer().min(1).required(),
+    revision: Joi.number().integer().min(1).max(Number.MAX_SAFE_INTEGER).required(),
     savedAt: Joi.string().max(40).required(),
+    edits: Joi.object()
+      .pattern(FIELD, Joi.object({ by: idSchema.required(), at: count }))
+      .max(100),
+    seen: Joi.object().pattern(idSchema, count).max(MOST_DEVICES),
     body: BODY_SCHEMAS[kind].required(),
   });
 

@@ -1,9 +1,10 @@
 import type { AsyncStorage } from '@react-native-async-storage/async-storage';
-import { ConflictError, StoreError } from './errors';
+import { stamped } from './edits';
+import { ConflictError, NewerError, StoreError } from './errors';
 import { picturesOf } from './links';
 import { readText } from './migrate';
 import { BODY_SCHEMAS, KINDS, SHAPE_VERSION } from './schemas';
-import type { AnyStored, Bodies, Kind, Stored } from './types';
+import type { AnyStored, Bodies, Edits, Kind, Stored } from './types';
 
 /** A record that could not be read. It is kept as it was, can be exported, and never stops the app. */
 export type SetAside = { key: string; reason: string; text: string };
@@ -22,6 +23,11 @@ const keyOf = (kind: Kind, id: string): string => `${kind}/${id}`;
 const FULL =
   'The browser has no room left for this. Nothing that was saved before is lost. Export your work to a file, delete pictures you do not need, then try again.';
 
+const NEWER =
+  'A newer version of the app has written in this browser, so this page only shows what is there and changes nothing. All that was saved is safe. Reload the page to get the newer version.';
+const TAKEN =
+  'There is a record of this name already, so nothing was written over it. Reload the page and try again.';
+
 function asStoreError(error: unknown): StoreError {
   if (error instanceof StoreError) return error;
   const message = error instanceof Error ? error.message : '';
@@ -35,8 +41,37 @@ function asStoreError(error: unknown): StoreError {
 /** Records over AsyncStorage: validated on every read and write, written whole or not at all. */
 export function createStore(
   storage: AsyncStorage,
-  { now, exclusively = (work) => work() }: { now: () => string; exclusively?: Exclusively },
+  {
+    now,
+    exclusively = (work) => work(),
+    device = () => 'here',
+    onNewer = () => undefined,
+  }: {
+    now: () => string;
+    exclusively?: Exclusively;
+    /** Name of this browser, by which its changes are counted. */
+    device?: () => string;
+    /** Called when a record of a newer version of the app is met. */
+    onNewer?: () => void;
+  },
 ) {
+  let newerMet = false;
+  const meetNewer = (): void => {
+    if (!newerMet) onNewer();
+    newerMet = true;
+  };
+  const assertNotOld = (): void => {
+    if (newerMet) throw new NewerError(NEWER);
+  };
+  /** Writes, unless a newer version has been here. */
+  const writing = <T>(work: () => Promise<T>): Promise<T> =>
+    guard(() =>
+      exclusively(async () => {
+        assertNotOld();
+        return work();
+      }),
+    );
+
   const guard = async <T>(work: () => Promise<T>): Promise<T> => {
     try {
       return await work();
@@ -48,7 +83,15 @@ export function createStore(
   async function setAside(entries: { key: string; text: string; reason: string }[]): Promise<void> {
     if (entries.length === 0) return;
     // First the copy, then the original goes: a stop in between leaves both.
-    await storage.setMany(Object.fromEntries(entries.map((e) => [`${ASIDE}${e.key}`, JSON.stringify(e)])));
+    const lying = await storage.getMany(entries.map((e) => `${ASIDE}${e.key}`));
+    const copies = entries.map((e): [string, string] => {
+      const text = JSON.stringify(e);
+      const before = lying[`${ASIDE}${e.key}`];
+      // What was set aside under this name before is kept too.
+      const name = before === null || before === undefined || before === text ? e.key : `${e.key}~${now()}`;
+      return [`${ASIDE}${name}`, text];
+    });
+    await storage.setMany(Object.fromEntries(copies));
     await storage.removeMany(entries.map((e) => e.key));
   }
 
@@ -81,9 +124,11 @@ export function createStore(
         if (kind) unreadable[kind] = (unreadable[kind] ?? 0) + 1;
         const reason = result.ok ? 'It lies under a name that is not its own.' : result.reason;
         if (result.ok || !result.newer) bad.push({ key, text, reason });
+        else meetNewer();
       }
     }
-    await setAside(bad);
+    // Where there is no room for the copies they stay where they are, and hide nothing else.
+    await setAside(bad).catch(() => undefined);
     return { records, unreadable };
   }
 
@@ -92,26 +137,42 @@ export function createStore(
       const text = await storage.getItem(keyOf(kind, id));
       if (text === null) return undefined;
       const result = readText(text);
+      if (!result.ok && result.newer) meetNewer();
       return result.ok && isOf(result.record, kind) ? result.record : undefined;
     });
   }
 
   /** Puts a body into its envelope. @throws StoreError when the body does not pass its schema */
-  function envelope<K extends Kind>(kind: K, id: string, body: Bodies[K], revision: number): Stored<K> {
+  function envelope<K extends Kind>(
+    kind: K,
+    id: string,
+    body: Bodies[K],
+    revision: number,
+    edits: Edits,
+  ): Stored<K> {
     const { error, value } = BODY_SCHEMAS[kind].validate(body, { convert: false });
     if (error || value === undefined)
       throw new StoreError(
         `This cannot be saved: ${error?.message ?? 'it is empty'}. The value before it stays.`,
       );
-    return { kind, id, version: SHAPE_VERSION, revision, savedAt: now(), body: value };
+    return { kind, id, version: SHAPE_VERSION, revision, savedAt: now(), ...edits, body: value };
   }
 
+  /** @throws StoreError when there is a record of this name already */
   async function create<K extends Kind>(kind: K, id: string, body: Bodies[K]): Promise<Stored<K>> {
-    return guard(async () => {
-      const record = envelope(kind, id, body, 1);
-      await storage.setItem(keyOf(kind, id), JSON.stringify(record));
-      return record;
+    return writing(async () => {
+      if ((await storage.getItem(keyOf(kind, id))) !== null) {
+        await get(kind, id);
+        assertNotOld();
+        throw new StoreError(TAKEN);
+      }
+      return put(envelope(kind, id, body, 1, stamped({}, [], device())));
     });
+  }
+
+  async function put<K extends Kind>(record: Stored<K>): Promise<Stored<K>> {
+    await storage.setItem(keyOf(record.kind, record.id), JSON.stringify(record));
+    return record;
   }
 
   /**
@@ -138,36 +199,32 @@ export function createStore(
     patch: Readonly<Record<string, unknown>>,
     force = false,
   ): Promise<Stored<K>> {
-    return guard(() =>
-      exclusively(async () => {
-        const stored = await get(kind, id);
-        if (!stored)
-          throw new StoreError(
-            'This record was deleted in another window, so the change has no place to go. Copy what you typed before you leave.',
-          );
-        const now: Record<string, unknown> = { ...stored.body };
-        const changed = Object.keys(patch).filter((field) => {
-          const theirs = JSON.stringify(now[field]);
-          return theirs !== JSON.stringify(base[field]) && theirs !== JSON.stringify(patch[field]);
-        });
-        if (changed.length > 0 && !force) {
-          throw new ConflictError(
-            `“${changed.join(', ')}” was changed in another window a moment ago. That change is kept and yours is not saved yet.`,
-          );
-        }
-        const record = envelope(kind, id, { ...stored.body, ...patch }, stored.revision + 1);
-        await storage.setItem(keyOf(kind, id), JSON.stringify(record));
-        return record;
-      }),
-    );
+    return writing(async () => {
+      const stored = await get(kind, id);
+      assertNotOld();
+      if (!stored)
+        throw new StoreError(
+          'This record was deleted in another window, so the change has no place to go. Copy what you typed before you leave.',
+        );
+      const now: Record<string, unknown> = { ...stored.body };
+      const changed = Object.keys(patch).filter((field) => {
+        const theirs = JSON.stringify(now[field]);
+        return theirs !== JSON.stringify(base[field]) && theirs !== JSON.stringify(patch[field]);
+      });
+      if (changed.length > 0 && !force) {
+        throw new ConflictError(
+          `“${changed.join(', ')}” was changed in another window a moment ago. That change is kept and yours is not saved yet.`,
+        );
+      }
+      const edits = stamped(stored, Object.keys(patch), device());
+      return put(envelope(kind, id, { ...stored.body, ...patch }, stored.revision + 1, edits));
+    });
   }
 
   /** Writes records as they are, all in one transaction: all of them or none. */
   async function putAll(records: readonly AnyStored[]): Promise<void> {
-    return guard(() =>
-      exclusively(() =>
-        storage.setMany(Object.fromEntries(records.map((r) => [keyOf(r.kind, r.id), JSON.stringify(r)]))),
-      ),
+    return writing(() =>
+      storage.setMany(Object.fromEntries(records.map((r) => [keyOf(r.kind, r.id), JSON.stringify(r)]))),
     );
   }
 
@@ -175,32 +232,62 @@ export function createStore(
    * Removes records, and the pictures that only they showed; what was removed comes back, so that it can be undone.
    */
   async function remove(refs: readonly { kind: Kind; id: string }[]): Promise<AnyStored[]> {
-    return guard(() =>
-      exclusively(async () => {
-        const gone = new Set(refs.map((r) => keyOf(r.kind, r.id)));
-        const showing = await Promise.all([list('piece'), list('face'), list('veneer'), list('log')]);
-        const all = showing.flatMap((l) => l.records as AnyStored[]);
-        const isGone = (r: AnyStored): boolean => gone.has(keyOf(r.kind, r.id));
-        const stillShown = new Set(all.filter((r) => !isGone(r)).flatMap(picturesOf));
-        const orphans = all
-          .filter(isGone)
-          .flatMap(picturesOf)
-          .filter((id) => !stillShown.has(id));
-        const keys = [...gone, ...new Set(orphans.map((id) => keyOf('picture', id)))];
-        const texts = await storage.getMany(keys);
-        const found = keys.flatMap((key): AnyStored[] => {
-          const result = readText(texts[key] ?? '');
-          return result.ok ? [result.record] : [];
-        });
-        await storage.removeMany(keys);
-        return found;
-      }),
-    );
+    return writing(async () => {
+      const gone = new Set(refs.map((r) => keyOf(r.kind, r.id)));
+      const showing = await Promise.all([list('piece'), list('face'), list('veneer'), list('log')]);
+      const all = showing.flatMap((l) => l.records as AnyStored[]);
+      const isGone = (r: AnyStored): boolean => gone.has(keyOf(r.kind, r.id));
+      const stillShown = new Set(all.filter((r) => !isGone(r)).flatMap(picturesOf));
+      const orphans = all
+        .filter(isGone)
+        .flatMap(picturesOf)
+        .filter((id) => !stillShown.has(id));
+      const keys = [...gone, ...new Set(orphans.map((id) => keyOf('picture', id)))];
+      const texts = await storage.getMany(keys);
+      const found = keys.flatMap((key): AnyStored[] => {
+        const result = readText(texts[key] ?? '');
+        return result.ok ? [result.record] : [];
+      });
+      await storage.removeMany(keys);
+      return found;
+    });
   }
 
-  async function everything(): Promise<AnyStored[]> {
-    const lists = await Promise.all(KINDS.map((kind) => list(kind)));
-    return lists.flatMap((l) => l.records as AnyStored[]);
+  /** Names of all that is stored of records, and of what was set aside. */
+  async function keys(): Promise<{ records: string[]; aside: string[] }> {
+    return guard(async () => {
+      const all = await storage.getAllKeys();
+      return {
+        records: all.filter((k) => KINDS.some((kind) => k.startsWith(`${kind}/`))).sort(),
+        aside: all.filter((k) => k.startsWith(ASIDE)).sort(),
+      };
+    });
+  }
+
+  /** Texts as they are stored. */
+  async function texts(names: readonly string[]): Promise<Map<string, string>> {
+    return guard(async () => {
+      const found = await storage.getMany([...names]);
+      return new Map(names.flatMap((k): [string, string][] => (found[k] ? [[k, found[k]]] : [])));
+    });
+  }
+
+  /**
+   * Reads some texts and writes what follows from them, with nobody else in between: all of it or nothing.
+   *
+   * @param change gives what is put under which name, and nothing for what goes
+   */
+  async function exchange(
+    names: readonly string[],
+    change: (now: Map<string, string>) => Record<string, string | undefined>,
+  ): Promise<void> {
+    return writing(async () => {
+      const next = Object.entries(change(await texts(names)));
+      const put = next.flatMap(([k, text]): [string, string][] => (text === undefined ? [] : [[k, text]]));
+      if (put.length > 0) await storage.setMany(Object.fromEntries(put));
+      const gone = next.filter(([, text]) => text === undefined).map(([k]) => k);
+      if (gone.length > 0) await storage.removeMany(gone);
+    });
   }
 
   async function listAside(): Promise<SetAside[]> {
@@ -222,7 +309,20 @@ export function createStore(
     });
   }
 
-  return { list, listAll, get, create, update, updateFields, putAll, remove, everything, listAside };
+  return {
+    list,
+    listAll,
+    get,
+    create,
+    update,
+    updateFields,
+    putAll,
+    remove,
+    keys,
+    texts,
+    exchange,
+    listAside,
+  };
 }
 
 export function isOf<K extends Kind>(record: AnyStored, kind: K): record is AnyStored & Stored<K> {

@@ -39,8 +39,14 @@ export type Bodies = {
 
 export type Kind = keyof Bodies;
 
+/** Which device changed each field last, by that device's own count of its changes; and the counts a copy has seen. */
+export type Edits = {
+  edits?: Record<string, { by: string; at: number }>;
+  seen?: Record<string, number>;
+};
+
 /** What is stored under `kind/id`: the body, with its shape's version and a revision that counts its changes. */
-export type Stored<K extends Kind> = {
+export type Stored<K extends Kind> = Edits & {
   kind: K;
   id: string;
   version: number;

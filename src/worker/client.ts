@@ -4,6 +4,7 @@ import type { Bar, Front } from '@/core/front';
 import type { Polygon } from '@/core/geometry';
 import type { QuietSlit } from '@/core/glueup';
 import type { FaceView, Plan } from '@/core/job';
+import type { Manifest, Preview, TakeChoices, Taken } from '@/records/backup';
 import type { BenchPlan } from './planning';
 import type { Outcome, Progress, ShopWorker, StoredPicture } from './shop.worker';
 
@@ -86,3 +87,27 @@ export const planFront = (): Promise<Front> => run({}, (id, worker) => worker.fr
 
 /** The days ahead over all pieces. @param at local time without zone */
 export const planDays = (at: string): Promise<Bar[]> => run({}, (id, worker) => worker.days(id, at));
+
+/** Packs everything, or one piece, into a file that was read back. @param only a piece's id */
+export const saveBackup = (
+  savedAt: string,
+  only: string | undefined,
+  options: JobOptions,
+): Promise<{ blob: Blob; manifest: Manifest }> =>
+  run(options, (id, worker, onProgress) => worker.saveBackup(id, savedAt, only, onProgress));
+
+/** What taking a backup in would do; nothing is changed. */
+export const previewBackup = (file: Blob, name: string, options: JobOptions): Promise<Preview> =>
+  run(options, (id, worker, onProgress) => worker.previewBackup(id, file, name, onProgress));
+
+export const takeBackup = (
+  file: Blob,
+  name: string,
+  choices: TakeChoices,
+  at: { now: string; device: string },
+  options: JobOptions,
+): Promise<Taken> =>
+  run(options, (id, worker, onProgress) => worker.takeBackup(id, file, name, choices, at, onProgress));
+
+export const takeBackupBack = (taken: Taken): Promise<void> =>
+  run({}, (id, worker) => worker.takeBackupBack(id, taken));

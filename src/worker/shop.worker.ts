@@ -7,6 +7,19 @@ import type { Polygon } from '@/core/geometry';
 import { quietSlit, type QuietSlit } from '@/core/glueup';
 import type { FaceView, Plan } from '@/core/job';
 import { inspectPicture, STORED_SIDE_PX, warp, type Raster } from '@/core/picture';
+import {
+  previewBackup,
+  readBackup,
+  takeBackup,
+  takeBackupBack,
+  writeBackup,
+  type Backup,
+  type Manifest,
+  type Preview,
+  type TakeChoices,
+  type Taken,
+} from '@/records/backup';
+import { base64Of, bytesOf } from '@/records/backup/bytes';
 import { browserStore } from '@/records/browserStore';
 import { keepFront, loadFront } from '@/records/frontStore';
 import { createPlanner, type BenchPlan } from './planning';
@@ -47,20 +60,6 @@ async function job<T>(
   } finally {
     running.delete(id);
   }
-}
-
-function bytesOf(base64: string): Uint8Array<ArrayBuffer> {
-  const binary = atob(base64);
-  const bytes = new Uint8Array(binary.length);
-  for (let i = 0; i < binary.length; i++) bytes[i] = binary.charCodeAt(i);
-  return bytes;
-}
-
-function base64Of(bytes: Uint8Array): string {
-  const parts: string[] = [];
-  for (let i = 0; i < bytes.length; i += 32_768)
-    parts.push(String.fromCharCode(...bytes.subarray(i, i + 32_768)));
-  return btoa(parts.join(''));
 }
 
 function context(
@@ -125,6 +124,21 @@ const planner = createPlanner(browserStore, {
 /** A full store keeps the page from being quick next time, and nothing else. */
 async function keepIfNew(front: Front, last: Front | undefined): Promise<void> {
   if (JSON.stringify(front) !== JSON.stringify(last)) await keepFront(front).catch(() => undefined);
+}
+
+/** The backup that was opened last, with how it was read: what is taken in is what was looked at. */
+let openedBackup: { key: string; backup: Promise<Backup> } | undefined;
+const fileKey = (file: Blob, name: string): string =>
+  `${name} ${file.size} ${file instanceof File ? file.lastModified : 0}`;
+const half = (context: JobContext, from: number): JobContext => ({
+  ...context,
+  progress: (f) => context.progress?.(from + f / 2),
+});
+function openBackup(file: Blob, name: string, context: JobContext): Promise<Backup> {
+  const backup = readBackup(file, name, context);
+  openedBackup = { key: fileKey(file, name), backup };
+  backup.catch(() => (openedBackup = undefined));
+  return backup;
 }
 
 const api = {
@@ -222,6 +236,58 @@ const api = {
       await keepIfNew(front, last);
       return front;
     });
+  },
+
+  /** Packs the shop, or one piece of it, and reads the file back before it says that it is whole. */
+  saveBackup(
+    id: number,
+    savedAt: string,
+    only: string | undefined,
+    onProgress?: Progress,
+  ): Promise<Outcome<{ blob: Blob; manifest: Manifest }>> {
+    return job(id, onProgress, async (context) => {
+      const made = await writeBackup(
+        browserStore,
+        { savedAt, ...(only === undefined ? {} : { only }) },
+        half(context, 0),
+      );
+      const back = await readBackup(made.blob, 'The backup', half(context, 0.5));
+      const [bad] = back.unreadable;
+      const whole = made.manifest.counts.picture === back.pictures.length;
+      if (bad || !whole)
+        throw new Error(
+          `The file was packed and does not read back whole${bad ? ` (${bad.part}: ${bad.reason})` : ''}, so it was not saved. Your work here is safe. Try once more, with fewer other pages open.`,
+        );
+      return made;
+    });
+  },
+
+  /** What taking a file in would do. */
+  previewBackup(id: number, file: Blob, name: string, onProgress?: Progress): Promise<Outcome<Preview>> {
+    return job(id, onProgress, async (context) =>
+      previewBackup(browserStore, await openBackup(file, name, context)),
+    );
+  },
+
+  /** @param device name of this browser */
+  takeBackup(
+    id: number,
+    file: Blob,
+    name: string,
+    choices: TakeChoices,
+    at: { now: string; device: string },
+    onProgress?: Progress,
+  ): Promise<Outcome<Taken>> {
+    return job(id, onProgress, async (context) => {
+      const backup = await (openedBackup?.key === fileKey(file, name)
+        ? openedBackup.backup
+        : openBackup(file, name, half(context, 0)));
+      return takeBackup(browserStore, backup, choices, at, half(context, 0.5));
+    });
+  },
+
+  takeBackupBack(id: number, taken: Taken): Promise<Outcome<void>> {
+    return job(id, undefined, () => takeBackupBack(browserStore, taken));
   },
 
   /** The days ahead, kept beside the pieces. */
