@@ -102,11 +102,10 @@ export async function tapAt(
   }
 }
 
-/** What the browser has stored under names that begin so. */
 /** Changes a record where it is stored, as if it had been entered so; seen at the next load. */
-export const changeStored = (page: Page, key: string, patch: object): Promise<void> =>
+export const changeStored = (page: Page, key: string, patch: object, envelope: object = {}): Promise<void> =>
   page.evaluate(
-    async ({ key, patch }) => {
+    async ({ key, patch, envelope, gone }) => {
       const request = indexedDB.open('rustic-lantern');
       const db = await new Promise<IDBDatabase>(
         (resolve) => (request.onsuccess = () => resolve(request.result)),
@@ -116,14 +115,17 @@ export const changeStored = (page: Page, key: string, patch: object): Promise<vo
       const found = tx.objectStore(table).get(key);
       const text = await new Promise<string>((resolve) => (found.onsuccess = () => resolve(found.result)));
       const record = JSON.parse(text);
+      // What is set to nothing is taken away.
       record.body = { ...record.body, ...patch };
-      tx.objectStore(table).put(JSON.stringify(record), key);
+      for (const field of gone) delete record.body[field];
+      tx.objectStore(table).put(JSON.stringify({ ...record, ...envelope }), key);
       await new Promise((resolve) => (tx.oncomplete = resolve));
       db.close();
     },
-    { key, patch },
+    { key, patch, envelope, gone: Object.entries(patch).flatMap(([f, v]) => (v === undefined ? [f] : [])) },
   );
 
+/** What the browser has stored under names that begin so. */
 export const storedTexts = (page: Page, prefix: string): Promise<string[]> =>
   page.evaluate(async (start) => {
     const request = indexedDB.open('rustic-lantern');

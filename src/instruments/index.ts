@@ -1,5 +1,5 @@
 export { useClimate } from './useClimate';
 export { readCaliper, readMoistureMeter } from './readings';
 export { openMicrophone, simulatedMicrophone, type Microphone } from './microphone';
-export { download, downloadPdf, fileName, printHtml } from './paper';
+export { download, downloadBlob, downloadPdf, fileName, printHtml } from './paper';
 export { signal, useLitScreen } from './signals';

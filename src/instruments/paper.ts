@@ -12,8 +12,11 @@ async function font(module: number): Promise<Uint8Array> {
 }
 
 /** Hands a file to the browser's own download. */
-export function download(bytes: Uint8Array | string, name: string, type: string): void {
-  const blob = new Blob([typeof bytes === 'string' ? bytes : new Uint8Array(bytes)], { type });
+export const download = (bytes: Uint8Array | string, name: string, type: string): void =>
+  downloadBlob(new Blob([typeof bytes === 'string' ? bytes : new Uint8Array(bytes)], { type }), name);
+
+/** As `download`, of a file that may be larger than memory. */
+export function downloadBlob(blob: Blob, name: string): void {
   const url = URL.createObjectURL(blob);
   const link = document.createElement('a');
   link.href = url;

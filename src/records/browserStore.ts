@@ -9,7 +9,6 @@ const exclusively: Exclusively = (work) =>
     ? navigator.locks.request('rustic-lantern-records', work)
     : work();
 
-
 const DEVICE = 'rustic-lantern.device';
 
 /** The name of this browser, by which its changes are counted; given once. A worker writes only what has its counts already. */

@@ -3,12 +3,13 @@ import useSWR, { mutate } from 'swr';
 import { learnedFrom } from '@/core/figures';
 import { browserStore, newId } from './browserStore';
 import { changed, listKey } from './changes';
+import type { Taken } from './backup';
 import { notePending, pendingWritten } from './pending';
 import { localNow } from './clock';
 import { DEFAULT_SHOP, SHOP_ID } from './defaults';
 import { SHAPE_VERSION } from './schemas';
 import type { Loaded } from './store';
-import type { AnyStored, Bodies, Kind, KnownShop, Picture, Shop, Stored } from './types';
+import type { AnyStored, Bodies, Kind, KnownShop, Picture, Shop, Stored, Veneer } from './types';
 
 const pictureKey = (id: string): string => `picture/${id}`;
 
@@ -149,10 +150,22 @@ export async function removeRecords(
   const removed = await browserStore.remove(refs);
   const kinds = [...new Set(removed.map((r) => r.kind))];
   await refresh(kinds);
-  return async () => {
-    await browserStore.putAll(removed);
-    await refresh(kinds);
-  };
+  return () => putBack(removed);
+}
+
+/** Whatever shows records of these kinds reads them again. */
+export const renewKinds = refresh;
+
+/** After a backup was taken in, or taken back. */
+export async function renewAfter({ kinds, pictures }: Taken): Promise<void> {
+  await Promise.all(pictures.map((id) => mutate(pictureKey(id))));
+  await refresh(kinds);
+}
+
+/** Puts back what was removed. */
+export async function putBack(records: readonly AnyStored[]): Promise<void> {
+  await browserStore.putAll(records);
+  await refresh([...new Set(records.map((r) => r.kind))]);
 }
 
 /** Writes imported records, all or none. */
@@ -160,4 +173,11 @@ export async function importRecords(records: readonly AnyStored[]): Promise<void
   await browserStore.putAll(records);
   await Promise.all(records.filter((r) => r.kind === 'picture').map((r) => mutate(pictureKey(r.id))));
   await refresh([...new Set(records.map((r) => r.kind))]);
+}
+
+/** Puts veneers onto the shelf, all or none; the returned function takes them off again. */
+export async function importVeneers(bodies: readonly Veneer[]): Promise<() => Promise<unknown>> {
+  const records = await Promise.all(bodies.map((body) => browserStore.prepared('veneer', newId(), body)));
+  await importRecords(records);
+  return () => removeRecords(records);
 }

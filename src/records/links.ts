@@ -69,3 +69,21 @@ export function withoutMissing<K extends Kind>(record: Stored<K>, missing: Missi
 /** The piece a record belongs to. */
 export const pieceIdOf = (record: AnyStored): string | undefined =>
   linksOf(record).find((l) => l.kind === 'piece')?.id;
+
+/** A record that shows one photo in place of another. */
+export function swapPicture(record: AnyStored, from: string, to: string): AnyStored {
+  const id = (old: string): string => (old === from ? to : old);
+  const swap = <P extends { pictureId: string }>(photos: readonly P[]): P[] =>
+    photos.map((p) => ({ ...p, pictureId: id(p.pictureId) }));
+  const revision = record.revision + 1;
+  switch (record.kind) {
+    case 'piece':
+      return { ...record, revision, body: { ...record.body, photos: swap(record.body.photos ?? []) } };
+    case 'face':
+      return { ...record, revision, body: { ...record.body, photos: swap(record.body.photos ?? []) } };
+    case 'log':
+      return { ...record, revision, body: { ...record.body, pictures: swap(record.body.pictures) } };
+    default:
+      return record;
+  }
+}

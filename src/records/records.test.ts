@@ -288,7 +288,7 @@ describe('files of the old kind', () => {
   });
 
   test.each([
-    ['of a newer version', text.replace('"version":3', '"version":5'), 'newer version'],
+    ['of a newer version', text.replace(`"version":${SHAPE_VERSION}`, '"version":99'), 'newer version'],
     [
       'with a school that is none',
       withRecord(stored({ kind: 'piece', id: 'p9', body: { ...PIECE, school: 'x' } as never })),

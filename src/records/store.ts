@@ -166,9 +166,13 @@ export function createStore(
         assertNotOld();
         throw new StoreError(TAKEN);
       }
-      return put(envelope(kind, id, body, 1, stamped({}, [], device())));
+      return put(prepared(kind, id, body));
     });
   }
+
+  /** A new record that is not written yet. @throws StoreError when the body does not pass its schema */
+  const prepared = <K extends Kind>(kind: K, id: string, body: Bodies[K]): Stored<K> =>
+    envelope(kind, id, body, 1, stamped({}, [], device()));
 
   async function put<K extends Kind>(record: Stored<K>): Promise<Stored<K>> {
     await storage.setItem(keyOf(record.kind, record.id), JSON.stringify(record));
@@ -314,6 +318,7 @@ export function createStore(
     listAll,
     get,
     create,
+    prepared,
     update,
     updateFields,
     putAll,

@@ -5,9 +5,19 @@ import Lamp from 'lucide-react-native/icons/lamp-desk';
 import Warehouse from 'lucide-react-native/icons/warehouse';
 import { useEffect, type ReactNode } from 'react';
 import { StyleSheet, useColorScheme, View } from 'react-native';
-import { useOtherWindows } from '@/records/changes';
+import { useNewer, useOtherWindows } from '@/records/changes';
 import { useLook } from '@/records/look';
-import { daylight, lamplight, space, Text, ThemeContext, ToastHost, UnitsContext, useTheme } from '@/ui';
+import {
+  daylight,
+  lamplight,
+  Notice,
+  space,
+  Text,
+  ThemeContext,
+  ToastHost,
+  UnitsContext,
+  useTheme,
+} from '@/ui';
 import { useWide } from './shared/Page';
 
 const PLACES = [
@@ -26,6 +36,7 @@ export function Frame({ children }: { children: ReactNode }) {
   const wide = useWide();
   // While the glue is out nothing leads away by accident.
   const focused = usePathname().endsWith('/glueup');
+  const newer = useNewer();
   useOtherWindows();
   useServiceWorker();
   useEffect(() => {
@@ -39,6 +50,12 @@ export function Frame({ children }: { children: ReactNode }) {
           <View style={[styles.frame, wide && styles.frameWide, { backgroundColor: theme.ground }]}>
             {wide && !focused ? <Places wide /> : null}
             <View role="main" style={styles.main}>
+              {newer ? (
+                <Notice kind="stop" title="A newer version of the app has written here">
+                  This page shows what is there and changes nothing. All that was saved is safe. Reload the
+                  page to get the newer version.
+                </Notice>
+              ) : null}
               {children}
             </View>
             {wide || focused ? null : <Places />}

@@ -3,6 +3,7 @@ export { BenchScreen } from './bench/BenchScreen';
 export { BlendScreen } from './blend/BlendScreen';
 export { DecideScreen } from './decide/DecideScreen';
 export { QuickScreen } from './decide/QuickScreen';
+export { DataScreen } from './data/DataScreen';
 export { DemoScreen } from './demo/DemoScreen';
 export { GlueUpScreen } from './glueup/GlueUpScreen';
 export { JointScreen } from './joint/JointScreen';

@@ -5,6 +5,7 @@ import type { Polygon } from '@/core/geometry';
 import type { QuietSlit } from '@/core/glueup';
 import type { FaceView, Plan } from '@/core/job';
 import type { Manifest, Preview, TakeChoices, Taken } from '@/records/backup';
+import type { Room } from '@/records/room';
 import type { BenchPlan } from './planning';
 import type { Outcome, Progress, ShopWorker, StoredPicture } from './shop.worker';
 
@@ -111,3 +112,11 @@ export const takeBackup = (
 
 export const takeBackupBack = (taken: Taken): Promise<void> =>
   run({}, (id, worker) => worker.takeBackupBack(id, taken));
+
+/** What takes room in this browser, and which photos could go. */
+export const roomInBrowser = (options: JobOptions): Promise<Room> =>
+  run(options, (id, worker, onProgress) => worker.room(id, onProgress));
+
+/** Makes photos smaller of which nothing is measured. @returns bytes gained */
+export const thinPhotos = (pictures: string[], options: JobOptions): Promise<number> =>
+  run(options, (id, worker, onProgress) => worker.thin(id, pictures, onProgress));

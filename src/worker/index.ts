@@ -1,2 +1,3 @@
 export * from './client';
 export type { BenchPlan, PieceTask } from './planning';
+export type { Room } from '@/records/room';

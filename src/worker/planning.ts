@@ -12,6 +12,7 @@ import {
   DEFAULT_SHOP,
   frontPicture,
   frontPiece,
+  restingPiece,
   linksOfChain,
   planOf,
   repairOf,
@@ -79,6 +80,10 @@ function kept<T>(): (key: string, make: () => T) => T {
 
 const doneSteps = (log: readonly Stored<'log'>[]): DoneStep[] =>
   log.map((l) => ({ taskId: l.body.taskId, doneAt: l.body.doneAt, actualMin: l.body.actualMin }));
+
+/** The newest first; what is not in work stands at the end. */
+const inWorkFirst = (a: FrontPiece, b: FrontPiece): number =>
+  Number(a.rest !== undefined) - Number(b.rest !== undefined) || b.createdAt.localeCompare(a.createdAt);
 
 /** Plans over a store of records. Every answer is kept under the revisions of the records it was made from. */
 export function createPlanner(store: Store, photos?: PhotoReaders) {
@@ -185,7 +190,7 @@ export function createPlanner(store: Store, photos?: PhotoReaders) {
 
   async function benchOf(shelf: Shelf, at: string, context: JobContext): Promise<BenchPlan> {
     const tasks: PieceTask[] = [];
-    for (const piece of shelf.pieces) {
+    for (const piece of shelf.pieces.filter((p) => p.body.rest === undefined)) {
       const plan = await planFor(piece, shelf);
       if (plan.repairs.length === 0) continue;
       tasks.push(...plan.tasks.map((t) => ({ ...t, pieceId: piece.id, pieceName: piece.body.name })));
@@ -241,21 +246,30 @@ export function createPlanner(store: Store, photos?: PhotoReaders) {
       return benchOf(await read(), at, context);
     },
 
-    /** The pieces on the first page. @param last what it showed before: pictures that are still true, and the days, are taken from it */
-    async front(last: Front | undefined): Promise<Front> {
+    /** The pieces on the first page. @param last what it showed before: pictures that are still true, and the days, are taken from it; and when the shop was last saved to a file */
+    async front(last: Front | undefined, savedAt?: string): Promise<Front> {
       const shelf = await read();
       const before = new Map(last?.pieces.map((p) => [p.id, p]));
+      const all = [...shelf.pieces, ...shelf.faces, ...shelf.damages, ...shelf.veneers, ...shelf.log];
+      const changed = all.filter((r) => savedAt === undefined || r.savedAt > savedAt).length;
       const pieces: FrontPiece[] = [];
       for (const piece of shelf.pieces) {
         const picture = await pictureOf(piece, shelf, before.get(piece.id));
-        pieces.push(frontPiece(piece, await planFor(piece, shelf), picture));
+        const { rest } = piece.body;
+        const known = before.get(piece.id) ?? { done: 0, all: 0, trail: [] };
+        pieces.push(
+          rest
+            ? restingPiece(piece, rest, known, picture)
+            : frontPiece(piece, await planFor(piece, shelf), picture),
+        );
       }
       const { fromMin, toMin } = calendarOf(shelf.shop.workingHours);
       return {
-        pieces: pieces.sort((a, b) => b.createdAt.localeCompare(a.createdAt)),
+        pieces: pieces.sort(inWorkFirst),
         unreadable: shelf.unreadable,
         bars: last?.bars ?? [],
         hours: { from: fromMin, to: toMin },
+        unsaved: { ...(savedAt === undefined ? {} : { last: savedAt }), changed },
       };
     },
 

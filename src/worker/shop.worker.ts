@@ -20,8 +20,11 @@ import {
   type Taken,
 } from '@/records/backup';
 import { base64Of, bytesOf } from '@/records/backup/bytes';
-import { browserStore } from '@/records/browserStore';
+import { browserStore, newId } from '@/records/browserStore';
+import { lastBackup } from '@/records/lastBackup';
+import { roomTaken, THIN_SIDE_PX, thinPictures, type Room } from '@/records/room';
 import { keepFront, loadFront } from '@/records/frontStore';
+import type { Picture } from '@/records/types';
 import { createPlanner, type BenchPlan } from './planning';
 
 export type StoredPicture = { jpeg: string; widthPx: number; heightPx: number };
@@ -110,6 +113,20 @@ async function jpegOf(raster: Raster, quality: number): Promise<Blob> {
   const { canvas, ctx } = context(raster.width, raster.height);
   ctx.putImageData(new ImageData(raster.data, raster.width, raster.height), 0, 0);
   return canvas.convertToBlob({ type: 'image/jpeg', quality });
+}
+
+/** A photo at the size at which it still reminds. */
+async function shrink(picture: Picture): Promise<Picture> {
+  const bitmap = await createImageBitmap(new Blob([bytesOf(picture.jpeg)], { type: 'image/jpeg' }));
+  const scale = Math.min(1, THIN_SIDE_PX / Math.max(bitmap.width, bitmap.height));
+  const [widthPx, heightPx] = [bitmap.width, bitmap.height].map((px) => Math.max(1, Math.round(px * scale)));
+  if (!widthPx || !heightPx) return picture;
+  const { canvas, ctx } = context(widthPx, heightPx);
+  ctx.imageSmoothingQuality = 'high';
+  ctx.drawImage(bitmap, 0, 0, widthPx, heightPx);
+  bitmap.close();
+  const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: JPEG_QUALITY });
+  return { ...picture, widthPx, heightPx, jpeg: base64Of(new Uint8Array(await blob.arrayBuffer())) };
 }
 
 const planner = createPlanner(browserStore, {
@@ -232,7 +249,7 @@ const api = {
   front(id: number): Promise<Outcome<Front>> {
     return job(id, undefined, async () => {
       const last = await loadFront();
-      const front = await planner.front(last);
+      const front = await planner.front(last, await lastBackup());
       await keepIfNew(front, last);
       return front;
     });
@@ -284,6 +301,18 @@ const api = {
         : openBackup(file, name, half(context, 0)));
       return takeBackup(browserStore, backup, choices, at, half(context, 0.5));
     });
+  },
+
+  /** What takes room in the store, and which photos could go. */
+  room(id: number, onProgress?: Progress): Promise<Outcome<Room>> {
+    return job(id, onProgress, ({ progress }) => roomTaken(browserStore, progress));
+  },
+
+  /** Makes photos smaller of which nothing is measured; gives the bytes that were gained. */
+  thin(id: number, pictures: string[], onProgress?: Progress): Promise<Outcome<number>> {
+    return job(id, onProgress, ({ progress }) =>
+      thinPictures(browserStore, pictures, { shrink, newId }, progress),
+    );
   },
 
   takeBackupBack(id: number, taken: Taken): Promise<Outcome<void>> {

@@ -1,5 +1,8 @@
 // What the first page shows, kept as it was last known. This room carries no sums, so that the page opens with it alone.
 
+/** What has changed since the shop was last saved to a file; local time. */
+export type Unsaved = { last?: string; changed: number };
+
 export type FrontMark = {
   relief: 'raised' | 'sunk' | 'groove' | 'hole' | 'stain';
   number: number;
@@ -28,6 +31,8 @@ export type FrontPiece = {
   createdAt: string;
   /** A day, `2026-05-01`. */
   deadline?: string;
+  /** Why it is not in work, in words. */
+  rest?: string;
   /** What is next, in words. */
   next: string;
   /** Ticked steps of all. */
@@ -60,6 +65,7 @@ export type Front = {
   bars: Bar[];
   /** Working hours in minutes of the day. */
   hours: { from: number; to: number };
+  unsaved?: Unsaved;
 };
 
 export const NO_FRONT: Front = { pieces: [], unreadable: 0, bars: [], hours: { from: 0, to: 0 } };
@@ -99,6 +105,7 @@ const isPiece = (p: unknown): boolean =>
   /^[A-Za-z0-9_-]{1,64}$/.test(String(p.id)) &&
   isCount(p.done) &&
   isCount(p.all) &&
+  optional(p.rest, isText) &&
   optional(p.deadline, (d) => isText(d) && /^\d{4}-\d{2}-\d{2}$/.test(d)) &&
   Array.isArray(p.trail) &&
   p.trail.every((t: unknown) => isObject(t) && isText(t.title) && STATES.includes(t.state)) &&
@@ -122,7 +129,8 @@ const isFront = (value: unknown): value is Front =>
   value.bars.every(isBar) &&
   isObject(value.hours) &&
   isCount(value.hours.from) &&
-  isCount(value.hours.to);
+  isCount(value.hours.to) &&
+  optional(value.unsaved, (u) => isObject(u) && isCount(u.changed) && optional(u.last, isLocal));
 
 /**
  * Looks at the shape of what was stored. It is made from the records and made again, so a light look is enough here; the records

@@ -1,3 +1,4 @@
+export { backupReminder } from './backup';
 export { barsOn, clampsInUse, daysLeft, daysOf, daysUntil, dayText } from './days';
 export {
   NO_FRONT,
@@ -8,4 +9,5 @@ export {
   type FrontPicture,
   type FrontPiece,
   type StepState,
+  type Unsaved,
 } from './front';

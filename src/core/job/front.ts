@@ -2,7 +2,7 @@ import type { BenchTask, Schedule } from '../bench';
 import { CLAMPS } from '../press';
 import { kindInfo } from '../damage';
 import type { Bar, FrontPicture, FrontPiece } from '../front';
-import { SCHOOLS } from '../terms';
+import { RESTS, SCHOOLS, type Rest } from '../terms';
 import { faceAreaMm2 } from './condition';
 import type { Plan } from './plan';
 import { boardOf, outlineMm } from './survey';
@@ -40,6 +40,25 @@ export function frontPicture(
     .filter((m) => m.outline.length >= 3);
   return { from, widthMm, heightMm, marks };
 }
+
+/** A piece that is not in work: nothing of it is worked out. */
+export const restingPiece = (
+  { id, body }: Named<Piece>,
+  rest: Rest,
+  { done, all, trail }: Pick<FrontPiece, 'done' | 'all' | 'trail'>,
+  picture?: FrontPicture,
+): FrontPiece => ({
+  id,
+  name: body.name,
+  school: SCHOOLS[body.school].label,
+  createdAt: body.createdAt,
+  rest: RESTS[rest],
+  next: '',
+  done,
+  all,
+  trail,
+  ...(picture ? { picture } : {}),
+});
 
 /** What the list of pieces shows of one. */
 export function frontPiece(piece: Named<Piece>, { trail }: Plan, picture?: FrontPicture): FrontPiece {

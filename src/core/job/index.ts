@@ -85,7 +85,7 @@ export { movedPlacing, placingHandles, withCauls, withClamp } from './placing';
 export { around, closeViewOf, contentOf, strokeAt, viewOf, type FaceView } from './views';
 export { glueUpOf, nextClamps, withinReach, type GlueUp } from './glueUp';
 export { HELD_BY, hammerGlue, heldStart, heldWith, heldWords, type Held } from './held';
-export { barsOf, frontPicture, frontPiece, worstFace } from './front';
+export { barsOf, frontPicture, frontPiece, restingPiece, worstFace } from './front';
 export { repairWords, unitsOf } from './words';
 export { bowOf, LEAST_BOW_MM, type Bow } from './bow';
 export { hollowOf, wouldBeForced } from './hollow';

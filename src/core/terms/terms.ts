@@ -10,6 +10,10 @@ export const SCHOOLS: Record<School, { label: string; aim: string }> = {
   paint: { label: 'Paint', aim: 'A sound, smooth, opaque surface, fast.' },
 };
 
+/** A piece that is not in work: it waits for a part or an owner, or it was handed back. */
+export type Rest = 'asleep' | 'away';
+export const RESTS: Record<Rest, string> = { asleep: 'Sleeps', away: 'Handed back' };
+
 export const FINISH_GOALS: Record<FinishGoal, string> = {
   keep: 'Keep the finish that is on it',
   shellac: 'New shellac',

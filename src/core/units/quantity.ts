@@ -24,3 +24,15 @@ export const fromCelsius = (celsius: number, unit: TemperatureUnit): number =>
 /** A small quantity with as many digits as it deserves: `0.42`, `4.2`, `42`. */
 export const formatSmall = (value: number): string =>
   value.toFixed(Math.abs(value) >= 10 ? 0 : Math.abs(value) >= 1 ? 1 : 2);
+
+/** Room on a disk, for reading: “3.4 MB”. */
+export function formatBytes(bytes: number): string {
+  const step = [
+    { unit: 'GB', bytes: 1e9 },
+    { unit: 'MB', bytes: 1e6 },
+    { unit: 'kB', bytes: 1e3 },
+  ].find((s) => bytes >= s.bytes);
+  if (!step) return `${Math.round(bytes)} bytes`;
+  const value = bytes / step.bytes;
+  return `${value < 10 ? value.toFixed(1) : Math.round(value)} ${step.unit}`;
+}

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import fc from 'fast-check';
+import { strFromU8, unzipSync } from 'fflate';
 import {
   BlobReader,
   BlobWriter,
@@ -105,6 +106,14 @@ describe('a backup of the whole shop', () => {
     const files = await filesIn(await backupOf(store));
     expect(files.get('tables/stock.csv')).toContain(`Walnut,walnut,0.7,600,200,"'=1+1"`);
     expect(files.get('tables/hours.csv')).toBe('day,piece,hours\r\n2026-03-02,Lectern,0.42');
+  });
+
+  test('another library opens it too, and finds the same photos', async () => {
+    const { store } = storeWith(shopOf());
+    const files = unzipSync(new Uint8Array(await (await backupOf(store)).arrayBuffer()));
+    expect(Buffer.from(files['pictures/x2.jpg'] ?? []).toString('base64')).toBe(jpeg(2));
+    const pieces = JSON.parse(strFromU8(files['records/piece.json'] ?? new Uint8Array())) as AnyStored[];
+    expect(pieces).toEqual(shopOf().filter((r) => r.kind === 'piece'));
   });
 
   test('one piece is its own small file, with what it shows and nothing else', async () => {
@@ -292,6 +301,8 @@ describe('laying two devices together', () => {
     const preview = await previewBackup(bench.store, backup);
     expect([preview.conflicts, preview.newerThere, preview.same]).toEqual([[], ['Lectern'], 5]);
     await takeBackup(bench.store, backup, {}, HERE);
+    const taken = await takeBackup(bench.store, backup, {}, HERE);
+    expect(taken.written).toEqual([]);
     expect((await bench.store.get('piece', 'p1'))?.body).toMatchObject({
       note: 'Woodworm, old',
       client: 'Reading room',

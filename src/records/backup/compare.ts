@@ -78,6 +78,8 @@ export function mergedRecord(
     if (newest === 'conflict') conflicts.push(field);
     return newest === 'theirs' || (newest === 'conflict' && choose(field, later) === 'theirs');
   });
+  const sawMore = Object.entries(theirs.seen ?? {}).some(([device, at]) => at > (mine.seen?.[device] ?? 0));
+  if (taken.length === 0 && !sawMore) return { record: mine, taken, conflicts };
   const kept = Object.entries(mine.body).filter(([f]) => !taken.includes(f));
   const come = Object.entries(theirs.body).filter(([f]) => taken.includes(f));
   const record = {

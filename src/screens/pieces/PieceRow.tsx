@@ -15,13 +15,11 @@ export function PieceRow({ piece, today }: { piece: FrontPiece; today: string })
   const left = deadline ? daysLeft(deadline, today) : undefined;
   const pressing = deadline !== undefined && daysUntil(deadline, today) < PRESSING_DAYS;
   const now = trail.find((t) => t.state === 'now');
+  const words = piece.rest
+    ? `${piece.school} · ${piece.rest.toLowerCase()}`
+    : `${piece.school} · next: ${piece.next}`;
   const steps = piece.all > 0 ? `${piece.done} of ${piece.all} steps` : '';
-  const said = [
-    `${piece.school} · next: ${piece.next}`,
-    now ? `${now.title}, ${STATE_WORDS.now}` : undefined,
-    steps,
-    left,
-  ];
+  const said = [words, now ? `${now.title}, ${STATE_WORDS.now}` : undefined, steps, left];
   return (
     <Link
       href={`/piece/${piece.id}`}
@@ -32,7 +30,7 @@ export function PieceRow({ piece, today }: { piece: FrontPiece; today: string })
         <FaceThumb picture={piece.picture} />
         <View style={styles.text}>
           <Text kind="strong">{piece.name}</Text>
-          <Text kind="quiet">{`${piece.school} · next: ${piece.next}`}</Text>
+          <Text kind="quiet">{words}</Text>
           <View style={styles.foot}>
             <Dots trail={trail} />
             <Text kind="label">{steps}</Text>

@@ -1,6 +1,7 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { backupReminder } from '@/core/front';
 import { localNow } from '@/records/clock';
 import { Button, LitCard, Notice, Section, Text } from '@/ui';
 import { TodayPane } from '../bench/TodayPane';
@@ -21,7 +22,8 @@ export function PiecesScreen() {
   const wide = useWide();
   const { front, loading, error } = useFrontNow(wide);
   const now = localNow();
-  const { pieces, unreadable } = front;
+  const { pieces, unreadable, unsaved } = front;
+  const due = unsaved ? backupReminder(unsaved, now) : undefined;
   useEarlyWorkshop();
   const add = (): void =>
     act(async () => {
@@ -37,7 +39,15 @@ export function PiecesScreen() {
       {error ? <Notice kind="stop">{error.message}</Notice> : null}
       {unreadable > 0 ? (
         <Notice kind="stop" title={`${unreadable} of the stored pieces could not be read.`}>
-          They are kept aside. You can save them from the shop page under “Set aside”; everything else works.
+          They are kept aside, and go into every backup. See “Your data” in the shop; everything else works.
+        </Notice>
+      ) : null}
+      {due ? (
+        <Notice kind="rest" title="Save a copy">
+          <View style={{ gap: 8 }}>
+            <Text>{due}</Text>
+            <Button label="Save to a file" onPress={() => router.push('/data')} />
+          </View>
         </Notice>
       ) : null}
       <LitCard eyebrow="No record needed" title="One damage, one answer">

@@ -79,7 +79,7 @@ export function Page({ title, eyebrow, back, board, list, children }: Props) {
 /** Text and controls in the middle column of a wide screen; on a phone they stand above the rest. */
 export function Pane({ children }: { children: ReactNode }) {
   const wide = useWide();
-  const body = <View style={[styles.body, wide && styles.pane]}>{children}</View>;
+  const body = <View style={[styles.body, wide ? styles.pane : styles.above]}>{children}</View>;
   return wide ? (
     <ScrollView {...reachable('Overview')} contentContainerStyle={styles.pad}>
       {body}
@@ -102,5 +102,6 @@ const styles = StyleSheet.create({
   full: { flex: 1 },
   pad: { paddingBottom: space(10) },
   reading: { maxWidth: 760 },
+  above: { paddingBottom: space(4) },
   pane: { paddingTop: space(6), maxWidth: 760 },
 });

@@ -1,39 +1,13 @@
-import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { CAMI_GRITS, GRITS } from '@/core/sanding';
 import { describeSource } from '@/core/sources';
 import { fromCelsius, toCelsius } from '@/core/units';
 import { equilibriumMoisture, SPECIES } from '@/core/wood';
-import {
-  assertFileSize,
-  browserStore,
-  changeShop,
-  exportText,
-  importRecords,
-  importText,
-  localNow,
-  removeRecords,
-  useShop,
-  type ImportSummary,
-  type SetAside,
-  type Shop,
-} from '@/records';
-import {
-  Button,
-  Chips,
-  Figure,
-  FilePick,
-  Fold,
-  LitCard,
-  Notice,
-  Row,
-  Section,
-  Stepper,
-  Text,
-  useSay,
-} from '@/ui';
+import { changeShop, useShop, type Shop } from '@/records';
+import { Button, Chips, Figure, Fold, Notice, Row, Section, Stepper, Text } from '@/ui';
 import { Page, Pane } from '../shared/Page';
-import { download, useClimate } from '@/instruments';
+import { useClimate } from '@/instruments';
+import { LinkRow } from '../shared/LinkRow';
 import { useAct } from '../shared/useAct';
 import { CoatsFold } from './CoatsFold';
 import { GluesFold } from './GluesFold';
@@ -197,79 +171,16 @@ function ClimateSection({ shop, set }: { shop: Shop; set: (patch: Partial<Shop>)
 }
 
 function DataSection() {
-  const act = useAct();
-  const say = useSay();
-  const [found, setFound] = useState<{ name: string; summary: ImportSummary }>();
-  const [aside, setAside] = useState<SetAside[]>([]);
-  useEffect(() => {
-    act(async () => setAside(await browserStore.listAside()));
-  }, [act]);
-  const save = (): void =>
-    act(async () => {
-      const now = localNow();
-      download(
-        exportText(await browserStore.everything(), now),
-        `rustic-lantern-${now.slice(0, 10)}.lantern.json`,
-        'application/json',
-      );
-    });
-  const open = (file: File): void =>
-    act(async () => {
-      setFound(undefined);
-      assertFileSize(file.size, file.name);
-      setFound({ name: file.name, summary: importText(await file.text(), file.name) });
-    });
-  const take = (summary: ImportSummary): void =>
-    act(async () => {
-      const before = await browserStore.everything();
-      await importRecords(summary.records);
-      setFound(undefined);
-      say({
-        text: `${summary.pieces} ${summary.pieces === 1 ? 'piece' : 'pieces'} and ${summary.pictures} pictures were read in.`,
-        action: {
-          label: 'Undo',
-          run: () =>
-            act(async () => {
-              const had = new Set(before.map((r) => `${r.kind}/${r.id}`));
-              await removeRecords(summary.records.filter((r) => !had.has(`${r.kind}/${r.id}`)));
-              await importRecords(before);
-            }),
-        },
-      });
-    });
   return (
     <Section
       title="Your data"
-      help="It lives in this browser only. A file holds all of it, records and pictures."
+      help="It lives in this browser. Save it to a file, read it in on another device."
     >
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-        <Button label="Save everything to a file" onPress={save} />
-        <FilePick label="Read in a file" accept=".json,application/json" onFile={open} />
-      </View>
-      {found ? (
-        <LitCard eyebrow={found.name} title="Whole and readable">
-          <Text>{`${found.summary.pieces} ${found.summary.pieces === 1 ? 'piece' : 'pieces'}, ${found.summary.records.length} records, ${found.summary.pictures} pictures. Records with the same name are replaced; all else stays.`}</Text>
-          <View style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
-            <Button label="Read it in" kind="main" onPress={() => take(found.summary)} />
-            <Button label="Leave it" onPress={() => setFound(undefined)} />
-          </View>
-        </LitCard>
-      ) : null}
-      {aside.length > 0 ? (
-        <Notice kind="stop" title={`Set aside: ${aside.length} records that could not be read`}>
-          <View style={{ gap: 8 }}>
-            {aside.slice(0, 5).map((a) => (
-              <Text key={a.key} kind="quiet">{`${a.key}: ${a.reason}`}</Text>
-            ))}
-            <Button
-              label="Save them to a file"
-              onPress={() =>
-                act(() => download(JSON.stringify(aside, null, 2), 'set-aside.json', 'application/json'))
-              }
-            />
-          </View>
-        </Notice>
-      ) : null}
+      <LinkRow
+        href="/data"
+        title="Save, read in, and make room"
+        detail="Backups, other devices, what takes room"
+      />
     </Section>
   );
 }

@@ -6,6 +6,7 @@ import { createPicture, createRecord, useList, type Stored, type Veneer } from '
 import { Button, FilePick, LitCard, Progress, Section, Text } from '@/ui';
 import { storePicture } from '@/worker';
 import { Page, Pane, useWide } from '../shared/Page';
+import { ListFold } from './ListFold';
 import { PhotoSwatch } from '../shared/Swatch';
 import { LinkRow } from '../shared/LinkRow';
 import { useAct } from '../shared/useAct';
@@ -97,6 +98,7 @@ export function StockScreen() {
           ))}
         </View>
         <Button label="Add a veneer without a photo" kind="quiet" onPress={() => add()} />
+        <ListFold />
       </Section>
     </Page>
   );

@@ -1,10 +1,10 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { FINISH_GOALS, SCHOOLS } from '@/core/terms';
+import { FINISH_GOALS, RESTS, SCHOOLS } from '@/core/terms';
 import { cautionsFor, HAZARDS, type Hazard } from '@/core/safety';
 import { useClimate } from '@/instruments';
-import { createPicture, createRecord, newFace, removeRecords, type Piece } from '@/records';
+import { createPicture, createRecord, newFace, removeRecords, type Piece, type Stored } from '@/records';
 import {
   Button,
   CheckChips,
@@ -29,6 +29,7 @@ import { LinkRow } from '../shared/LinkRow';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
 import { useChange } from '../shared/useChange';
+import { useSaving } from '../data/useSaving';
 import { usePieceView } from '../shared/usePiece';
 import { surfaceRisk } from '@/core/job';
 
@@ -176,10 +177,41 @@ export function AboutScreen() {
           onChange={(photos) => set({ photos })}
         />
       </View>
+      <KeepFold piece={piece} onRest={(rest) => set({ rest })} />
       <Fold title="Delete this piece">
         <Text kind="quiet">Its faces, damages and log go with it. You can undo it right after.</Text>
         <Button label="Delete this piece" kind="danger" onPress={remove} />
       </Fold>
     </Page>
+  );
+}
+
+/** A piece put to sleep or away, and a piece as a file of its own. */
+function KeepFold({ piece, onRest }: { piece: Stored<'piece'>; onRest: (rest: Piece['rest']) => void }) {
+  const { going, cancel, save } = useSaving({ id: piece.id, name: piece.body.name });
+  const { rest } = piece.body;
+  return (
+    <>
+      <Fold title="Put it to sleep, or away">
+        <Chips<'no' | NonNullable<Piece['rest']>>
+          label="This piece"
+          help="A piece that sleeps or was handed back is not planned at the bench and costs no time there. All that is known of it stays."
+          options={[{ value: 'no', label: 'Is in work' }, ...optionsOf(RESTS)]}
+          value={rest ?? 'no'}
+          onChange={(value) => onRest(value === 'no' ? undefined : value)}
+        />
+      </Fold>
+      <Fold title="Save this piece to a file">
+        <Text kind="quiet">
+          A small file of this piece alone, with its photos, to send or to keep. “Your data” in the shop reads
+          it in.
+        </Text>
+        {going ? (
+          <Progress label={going.label} fraction={going.fraction} onCancel={cancel} />
+        ) : (
+          <Button label="Save this piece to a file" onPress={save} />
+        )}
+      </Fold>
+    </>
   );
 }

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { HAZARDS, type Hazard } from '../../safety';
-import { FINISH_GOALS, SCHOOLS, type FinishGoal, type School } from '../../terms';
+import { FINISH_GOALS, RESTS, SCHOOLS, type FinishGoal, type Rest, type School } from '../../terms';
 import { waysSchema, type WayChoices } from '../../ways';
 import type { Air } from '../../wood';
 import { keys, idSchema, textSchema, localTime, day, millimetres, photos, type Photo } from './common';
@@ -39,6 +39,8 @@ export type Piece = {
   holds?: Hazard[];
   /** Where practitioners differ, the ways that were switched to for this piece. */
   ways?: WayChoices;
+  /** Not in work: nothing of it is planned. */
+  rest?: Rest;
 };
 
 const air = Joi.object({
@@ -75,4 +77,5 @@ export const pieceSchema: Joi.ObjectSchema<Piece> = Joi.object({
   parts,
   holds: Joi.array().items(keys(HAZARDS)).unique(),
   ways: waysSchema,
+  rest: keys(RESTS),
 });
