@@ -20,8 +20,8 @@ module.exports = {
     only('screens-below-app', '^src/screens/', ['^src/(core|records|worker|instruments|ui|testing)/']),
     only('app-renders-screens', '^app/', ['^src/(screens|ui)/']),
     only('server-on-core', '^server/', ['^src/core/']),
-    only('demo-on-records', '^demo/(?!units)', ['^src/(core|records|worker)/']),
-    only('scripts', '^scripts/', ['^src/core/', '^demo/']),
+    only('demo-on-records', '^demo/(?!units)', ['^src/(core|records|worker)/', '^scripts/schema']),
+    only('scripts', '^scripts/', ['^src/core/', '^src/records/', '^demo/']),
     {
       name: 'screens-hold-no-sums',
       comment: 'hooks (useX.ts) and pages (tsx) only: what is worked out lives in core and comes as a value',
