@@ -29,6 +29,18 @@ export function noteNewer(): void {
   void mutate<boolean>(NEWER, true, { revalidate: false });
 }
 
+const TROUBLE = 'trouble';
+
+/** Why the store cannot be read at the moment; nothing while it can. */
+export function useTrouble(): string | undefined {
+  const { data } = useSWR<string | undefined>(TROUBLE, null);
+  return data;
+}
+
+export function noteTrouble(problem: string | undefined): void {
+  void mutate<string | undefined>(TROUBLE, problem, { revalidate: false });
+}
+
 /** Whatever was made from records is made again. */
 async function renew(kinds: readonly Kind[]): Promise<void> {
   await mutate<number>(CHANGES, (n = 0) => n + 1, { revalidate: false });

@@ -2,13 +2,13 @@ import { useMemo } from 'react';
 import useSWR, { mutate } from 'swr';
 import { learnedFrom } from '@/core/figures';
 import { browserStore, newId } from './browserStore';
-import { changed, listKey } from './changes';
+import { changed, listKey, noteTrouble, useChanges } from './changes';
 import type { Taken } from './backup';
 import { notePending, pendingWritten } from './pending';
 import { localNow } from './clock';
 import { DEFAULT_SHOP, SHOP_ID } from './defaults';
 import { SHAPE_VERSION } from './schemas';
-import type { Loaded } from './store';
+import type { Loaded, SetAside } from './store';
 import type { AnyStored, Bodies, Kind, KnownShop, Picture, Shop, Stored, Veneer } from './types';
 
 const pictureKey = (id: string): string => `picture/${id}`;
@@ -20,11 +20,30 @@ export type ListOf<K extends Kind> = {
   error?: Error;
 };
 
+/** Every page tells that the store cannot be read, rather than look as if nothing were there. */
+async function told<T>(read: () => Promise<T>): Promise<T> {
+  try {
+    const found = await read();
+    noteTrouble(undefined);
+    return found;
+  } catch (error) {
+    noteTrouble(error instanceof Error ? error.message : String(error));
+    throw error;
+  }
+}
+
+/** What of some kinds could not be read and was set aside. */
+export function useAside(kinds: readonly Kind[]): SetAside[] {
+  const changes = useChanges();
+  const { data = [] } = useSWR<SetAside[]>(['aside', changes], () => browserStore.listAside());
+  return data.filter((a) => kinds.some((k) => a.key.startsWith(`${k}/`)));
+}
+
 /** All records of a kind. Pictures are loaded one by one instead. */
 export function useList<K extends Exclude<Kind, 'picture'>>(kind: K): ListOf<K> {
   const { data, error, isLoading } = useSWR<Loaded<K>, Error>(listKey(kind), async () => {
     await pendingWritten();
-    return browserStore.list(kind);
+    return told(() => browserStore.list(kind));
   });
   return {
     records: data?.records ?? [],

@@ -2,7 +2,7 @@ export * from './types';
 export * from './errors';
 export * from './defaults';
 export * from './hooks';
-export { useChanges } from './changes';
+export { useChanges, useTrouble } from './changes';
 export { browserStore, deviceName, newId } from './browserStore';
 export { localNow, planningTime } from './clock';
 export { importText } from './transfer';

@@ -4,8 +4,9 @@ import Layers from 'lucide-react-native/icons/layers';
 import Lamp from 'lucide-react-native/icons/lamp-desk';
 import Warehouse from 'lucide-react-native/icons/warehouse';
 import { useEffect, type ReactNode } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { StyleSheet, useColorScheme, View } from 'react-native';
-import { useNewer, useOtherWindows } from '@/records/changes';
+import { useNewer, useOtherWindows, useTrouble } from '@/records/changes';
 import { useLook } from '@/records/look';
 import {
   daylight,
@@ -18,6 +19,7 @@ import {
   UnitsContext,
   useTheme,
 } from '@/ui';
+import { Broken } from './shared/Broken';
 import { useWide } from './shared/Page';
 
 const PLACES = [
@@ -35,8 +37,10 @@ export function Frame({ children }: { children: ReactNode }) {
   const theme = dark ? lamplight : daylight;
   const wide = useWide();
   // While the glue is out nothing leads away by accident.
-  const focused = usePathname().endsWith('/glueup');
+  const path = usePathname();
+  const focused = path.endsWith('/glueup');
   const newer = useNewer();
+  const trouble = useTrouble();
   useOtherWindows();
   useServiceWorker();
   useEffect(() => {
@@ -56,7 +60,14 @@ export function Frame({ children }: { children: ReactNode }) {
                   page to get the newer version.
                 </Notice>
               ) : null}
-              {children}
+              {trouble ? (
+                <Notice kind="stop" title="The browser’s store cannot be read at the moment">
+                  {`${trouble} What is missing here was not deleted.`}
+                </Notice>
+              ) : null}
+              <ErrorBoundary FallbackComponent={Broken} resetKeys={[path]}>
+                {children}
+              </ErrorBoundary>
             </View>
             {wide || focused ? null : <Places />}
           </View>

@@ -2,7 +2,10 @@ import { useContext, useId, useState } from 'react';
 import { Pressable, StyleSheet, TextInput, View } from 'react-native';
 import { exactLength, fieldScale, parseLength, type LengthUnit } from '@/core/units';
 import { Text } from './Text';
+import { Button } from './Button';
 import { fonts, space, useTheme } from './theme';
+import { dropUnsaved, keepUnsaved, unsavedText } from './unsaved';
+import { useLeaving } from './useLeaving';
 import { UnitsContext, useWords } from './words';
 
 const useInputStyle = () => {
@@ -29,36 +32,78 @@ function Frame({ label, help, error, id, children }: FieldProps & { id: string; 
   );
 }
 
-/** A line or a few lines of text; handed on when the field is left. */
+/** From here on a text is told how much of its room is left. */
+const NEARLY_FULL = 0.9;
+
+/**
+ * A line or a few lines of text; handed on when the field or the page is left. What cannot be saved stays in the field, says why,
+ * and is still there after a reload.
+ *
+ * @param onChange may answer with a promise of whether it was saved
+ */
 export function TextField({
   label,
   help,
-  error,
   value,
   onChange,
   lines = 1,
   most = 4000,
-}: FieldProps & { value: string; onChange: (text: string) => void; lines?: number; most?: number }) {
-  const [draft, setDraft] = useState<string>();
+}: FieldProps & { value: string; onChange: (text: string) => unknown; lines?: number; most?: number }) {
+  const [draft, setDraft] = useState<string | undefined>(() => unsavedText(label, value));
+  const [refused, setRefused] = useState(false);
   const id = useId();
   const input = useInputStyle();
+  const over = (draft?.length ?? 0) - most;
   const commit = (): void => {
-    if (draft !== undefined && draft !== value) onChange(draft);
-    setDraft(undefined);
+    if (draft === undefined) return;
+    if (over > 0) {
+      keepUnsaved(label, value, draft);
+      return;
+    }
+    const done = (): void => {
+      dropUnsaved(label);
+      setRefused(false);
+      setDraft((d) => (d === draft ? undefined : d));
+    };
+    if (draft === value) {
+      done();
+      return;
+    }
+    void Promise.resolve(onChange(draft)).then((saved) => {
+      if (saved !== false) {
+        done();
+        return;
+      }
+      keepUnsaved(label, value, draft);
+      setRefused(true);
+    });
   };
+  useLeaving(commit);
+  const shown = draft ?? value;
+  const problem =
+    over > 0
+      ? `${over} ${over === 1 ? 'letter' : 'letters'} more than the ${most} that can be kept. It stands here and is saved once it is shorter.`
+      : refused
+        ? 'Not saved yet. What you typed stands here.'
+        : undefined;
   return (
-    <Frame label={label} help={help} error={error} id={id}>
+    <Frame label={label} help={help} error={problem} id={id}>
       <TextInput
         aria-label={label}
-        value={draft ?? value}
+        aria-invalid={problem !== undefined}
+        aria-describedby={problem ? `${id}-error` : undefined}
+        value={shown}
         onChangeText={setDraft}
         onBlur={commit}
         onSubmitEditing={lines === 1 ? commit : undefined}
         multiline={lines > 1}
         numberOfLines={lines}
-        maxLength={most}
         style={[input, lines > 1 && { minHeight: 26 * lines }]}
       />
+      {over <= 0 && shown.length > NEARLY_FULL * most ? (
+        <Text kind="label">{`${most - shown.length} letters left`}</Text>
+      ) : null}
+      {refused && over <= 0 ? <Button label="Save it now" onPress={commit} /> : null}
     </Frame>
   );
 }
@@ -86,7 +131,7 @@ export function LengthField({
   const shown = valueMm === undefined ? '' : exactLength(valueMm, unit);
   const commit = (): void => {
     if (draft === undefined) return;
-    if (draft.trim() === '' && valueMm === undefined) {
+    if (draft === shown || (draft.trim() === '' && valueMm === undefined)) {
       setDraft(undefined);
       return;
     }
@@ -101,6 +146,7 @@ export function LengthField({
       setProblem(valueMm === undefined ? why : `${why} The value before it, ${shown}, still counts.`);
     }
   };
+  useLeaving(commit);
   return (
     <Frame label={label} help={help} error={problem} id={id}>
       <TextInput
@@ -160,6 +206,10 @@ export function Stepper({
   };
   const commit = (): void => {
     if (draft === undefined) return;
+    if (draft === text(value)) {
+      setDraft(undefined);
+      return;
+    }
     const typed = Number(draft.replace(',', '.').trim());
     const meant = Number(scale.meant(typed).toFixed(4));
     if (draft.trim() === '' || !Number.isFinite(typed) || meant < least || meant > most) {
@@ -170,6 +220,7 @@ export function Stepper({
     }
     set(typed);
   };
+  useLeaving(commit);
   const input = useInputStyle();
   const button = (sign: 1 | -1, name: string) => (
     <Pressable

@@ -6,21 +6,35 @@ import type { QuietSlit } from '@/core/glueup';
 import type { FaceView, Plan } from '@/core/job';
 import type { Manifest, Preview, TakeChoices, Taken } from '@/records/backup';
 import type { Room } from '@/records/room';
+import { openLine, overLine, type Line } from './line';
 import type { BenchPlan } from './planning';
 import type { Outcome, Progress, ShopWorker, StoredPicture } from './shop.worker';
 
 export type JobOptions = { signal?: AbortSignal; onProgress?: Progress };
 
-let remote: Comlink.Remote<ShopWorker> | undefined;
+let line: Line<Comlink.Remote<ShopWorker>> | undefined;
 let lastId = 0;
 
-function shop(): Comlink.Remote<ShopWorker> {
+function shop(): Line<Comlink.Remote<ShopWorker>> {
+  if (line) return line;
   // Metro finds the worker by this literal; it must be written exactly so.
-  remote ??= Comlink.wrap<ShopWorker>(new Worker(new URL('./shop.worker', import.meta.url)));
-  return remote;
+  const worker = new Worker(new URL('./shop.worker', import.meta.url));
+  const remote = Comlink.wrap<ShopWorker>(worker);
+  line = openLine(
+    worker,
+    remote,
+    () => remote.ping(),
+    () => (line = undefined),
+  );
+  return line;
 }
 
-/** Runs a job in the worker; an abort reaches it there. Input errors come back as RangeError. */
+/**
+ * Runs a job in the worker; an abort reaches it there. Input errors come back as RangeError. A worker that is lost is started again,
+ * and what does no harm twice is done once more.
+ *
+ * @param again whether it may be done twice
+ */
 async function run<T>(
   options: JobOptions,
   start: (
@@ -28,18 +42,15 @@ async function run<T>(
     worker: Comlink.Remote<ShopWorker>,
     onProgress: Progress | undefined,
   ) => Promise<Outcome<T>>,
+  again = true,
 ): Promise<T> {
   options.signal?.throwIfAborted();
   const id = ++lastId;
-  const worker = shop();
-  const cancel = (): void => void worker.cancel(id);
+  const cancel = (): void => void line?.remote.cancel(id);
   options.signal?.addEventListener('abort', cancel, { once: true });
+  const onProgress = options.onProgress ? Comlink.proxy(options.onProgress) : undefined;
   try {
-    const outcome = await start(
-      id,
-      worker,
-      options.onProgress ? Comlink.proxy(options.onProgress) : undefined,
-    );
+    const outcome = await overLine(shop, (remote) => start(id, remote, onProgress), again);
     if ('value' in outcome) return outcome.value;
     if (outcome.kind === 'aborted') throw new DOMException(outcome.error, 'AbortError');
     throw outcome.kind === 'input' ? new RangeError(outcome.error) : new Error(outcome.error);
@@ -108,10 +119,10 @@ export const takeBackup = (
   at: { now: string; device: string },
   options: JobOptions,
 ): Promise<Taken> =>
-  run(options, (id, worker, onProgress) => worker.takeBackup(id, file, name, choices, at, onProgress));
+  run(options, (id, worker, onProgress) => worker.takeBackup(id, file, name, choices, at, onProgress), false);
 
 export const takeBackupBack = (taken: Taken): Promise<void> =>
-  run({}, (id, worker) => worker.takeBackupBack(id, taken));
+  run({}, (id, worker) => worker.takeBackupBack(id, taken), false);
 
 /** What takes room in this browser, and which photos could go. */
 export const roomInBrowser = (options: JobOptions): Promise<Room> =>
@@ -119,4 +130,4 @@ export const roomInBrowser = (options: JobOptions): Promise<Room> =>
 
 /** Makes photos smaller of which nothing is measured. @returns bytes gained */
 export const thinPhotos = (pictures: string[], options: JobOptions): Promise<number> =>
-  run(options, (id, worker, onProgress) => worker.thin(id, pictures, onProgress));
+  run(options, (id, worker, onProgress) => worker.thin(id, pictures, onProgress), false);

@@ -159,6 +159,8 @@ function openBackup(file: Blob, name: string, context: JobContext): Promise<Back
 }
 
 const api = {
+  ping: (): true => true,
+
   cancel(id: number): void {
     running.get(id)?.abort();
   },

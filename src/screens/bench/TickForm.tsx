@@ -4,13 +4,14 @@ import { createPicture, createRecord, localNow, type LogEntry } from '@/records'
 import { Button, FilePick, Stepper, Text, TextField } from '@/ui';
 import { storePicture } from '@/worker';
 import { useAct } from '../shared/useAct';
+import { useDraft } from '../shared/useDraft';
 import type { PieceTask } from '@/worker';
 
 /** Ticks a step off: how long it took, a note, photos. */
 export function TickForm({ task, onDone }: { task: PieceTask; onDone: () => void }) {
   const act = useAct();
   const [minutes, setMinutes] = useState(task.attendedMin);
-  const [note, setNote] = useState('');
+  const [note, setNote, dropNote] = useDraft(`tick.${task.id}`);
   const [pictures, setPictures] = useState<LogEntry['pictures']>([]);
   const addPicture = (role: 'before' | 'after') => (file: File) =>
     act(async () => {
@@ -30,6 +31,7 @@ export function TickForm({ task, onDone }: { task: PieceTask; onDone: () => void
         note,
         pictures,
       });
+      dropNote();
       onDone();
     });
   return (

@@ -42,10 +42,10 @@ export function DecideScreen() {
   );
   const survey = surveyed(damage.body, face?.body);
   const { answers, kind, method: chosen } = damage.body;
-  const answer = (next: Answers): void => change(damage, { answers: next });
+  const answer = (next: Answers): Promise<boolean> => change(damage, { answers: next });
   const first = ranking.ok ? ranking.value.ranked[0] : undefined;
-  const choose = (method: MethodId): void => change(damage, { method });
-  const takeLink = (link: ChainLink, method: MethodId): void =>
+  const choose = (method: MethodId): Promise<boolean> => change(damage, { method });
+  const takeLink = (link: ChainLink, method: MethodId): Promise<boolean> =>
     change(damage, {
       links: [...(damage.body.links ?? []).filter((m) => !link.options.includes(m)), method],
     });

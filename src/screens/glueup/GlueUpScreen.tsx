@@ -100,7 +100,8 @@ function Running({
   useLitScreen(running !== undefined && running.clampedAt === undefined);
   const clock = running ? glueClock(running, times, now) : undefined;
   useSignals(clock);
-  const start = (stage: number): void => change(damage, { glueUp: { stage, startedAt: Date.now(), method } });
+  const start = (stage: number): Promise<boolean> =>
+    change(damage, { glueUp: { stage, startedAt: Date.now(), method } });
   const clamped = (): void =>
     act(async () => {
       if (!running) return;

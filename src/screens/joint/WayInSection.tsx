@@ -36,7 +36,10 @@ export function WayInSection({
   const drawnMm = openMin === undefined ? 0 : drawnInMm(gapMm, glue.viscosityMPas?.value, openMin);
   const way = wayIn(lengthMm, drawnMm >= depthMm);
   const thin = adhesiveById('cyanoacrylate');
-  const thinSeconds = wickSeconds(Math.max(LEAST_GAP_MM, gapMm), thin.viscosityMPas?.value ?? 1, depthMm);
+  // Only a hairline draws glue in.
+  const thinSeconds = narrow
+    ? wickSeconds(Math.max(LEAST_GAP_MM, gapMm), thin.viscosityMPas?.value ?? 1, depthMm)
+    : 0;
   return (
     <Section title="Getting the glue in" help={describeSource(WAY_IN.source)}>
       {narrow ? (

@@ -46,7 +46,7 @@ export function MovementScreen() {
   const { gapMm } = survey.value;
   const board = damage.body.board;
   const home = piece.body.home ?? COMMON_HOME;
-  const setBoard = (patch: Partial<NonNullable<typeof board>>): void =>
+  const setBoard = (patch: Partial<NonNullable<typeof board>>): Promise<boolean> =>
     change(damage, {
       board: { acrossMm: survey.value.board.plane.heightMm, cut: 'flat', ...board, ...patch },
     });

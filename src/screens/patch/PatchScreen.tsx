@@ -83,7 +83,8 @@ export function PatchScreen() {
       </Page>
     );
   }
-  const set = (patch: PatchChoice): void => change(damage, { patch: { ...damage.body.patch, ...patch } });
+  const set = (patch: PatchChoice): Promise<boolean> =>
+    change(damage, { patch: { ...damage.body.patch, ...patch } });
   const result = attempt(() => patchFor(damage.body, survey.value, treated));
   const patch = result.ok ? result.value : undefined;
   const candidates = stock.records.flatMap((v): Candidate[] => {

@@ -1,7 +1,8 @@
 import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { View } from 'react-native';
 import { SCHOOLS } from '@/core/terms';
-import { Button, LitCard, Section, Text } from '@/ui';
+import { Button, LitCard, Notice, Section, Text } from '@/ui';
+import { AsideNotice } from '../shared/AsideNotice';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page, useWide } from '../shared/Page';
@@ -25,7 +26,7 @@ const Now = ({ next }: { next: NextStep }) => (
 export function TrailScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = usePieceView(id);
-  const { plan } = usePlan(id);
+  const { plan, problem } = usePlan(id);
   const units = useUnits();
   const wide = useWide();
   const { piece, faces, damages } = view;
@@ -52,7 +53,13 @@ export function TrailScreen() {
         ) : undefined
       }
     >
-      {plan ? <Now next={plan.trail.next} /> : <Text kind="quiet">{COUNTING}</Text>}
+      <AsideNotice kinds={['face', 'damage', 'log']} of={piece.id} />
+      {problem ? (
+        <Notice kind="stop" title="No plan can be made">
+          {problem}
+        </Notice>
+      ) : null}
+      {plan ? <Now next={plan.trail.next} /> : problem ? null : <Text kind="quiet">{COUNTING}</Text>}
       {wide || !plan ? null : <TrailSteps steps={plan.trail.steps} />}
       <Section title="Damages">
         <View>

@@ -128,7 +128,7 @@ function PressPage({
   const layers = useDraft<Layers>({}, (next) => change(face, next));
   const live = glue.value !== choice || layers.value.boardMm !== undefined;
   const result = pressPlan(treated, method, { ...damage.body, glue: glue.value }, survey, shop);
-  const set = (patch: GlueChoice): void => change(damage, keepGlue({ ...choice, ...patch }));
+  const set = (patch: GlueChoice): Promise<boolean> => change(damage, keepGlue({ ...choice, ...patch }));
   const plan = result.ok ? result.value : undefined;
   const held = choice.held ? heldWith(choice.held, repair, method, choice, shop, plan) : undefined;
   const slitting = method === 'injectAndPress';

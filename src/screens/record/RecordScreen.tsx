@@ -1,5 +1,4 @@
 import { useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatMinutes } from '@/core/units';
 import {
@@ -20,6 +19,7 @@ import { downloadPdf, fileName } from '@/instruments';
 import { PhotoSwatch } from '../shared/Swatch';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
+import { useDraft } from '../shared/useDraft';
 import { usePlan } from '../shared/useBench';
 import { usePieceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
@@ -41,7 +41,7 @@ export function RecordScreen() {
   const { length, area } = useUnits();
   const act = useAct();
   const say = useSay();
-  const [note, setNote] = useState('');
+  const [note, setNote, dropNote] = useDraft(`record.${id}`);
   const { piece, faces, damages, log } = view;
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
   const print = (): void =>
@@ -75,7 +75,7 @@ export function RecordScreen() {
         note,
         pictures: [{ pictureId, role }],
       });
-      setNote('');
+      dropNote();
     });
   const addNote = (): void =>
     act(async () => {
@@ -88,7 +88,7 @@ export function RecordScreen() {
         note,
         pictures: [],
       });
-      setNote('');
+      dropNote();
     });
   const remove = (entry: Stored<'log'>): void =>
     act(async () => {

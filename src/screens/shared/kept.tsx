@@ -14,7 +14,7 @@ const KeptContext = createContext<Kept | undefined>(undefined);
 export function KeepFigures({ damage, children }: { damage: Stored<'damage'>; children: ReactNode }) {
   const change = useChange();
   const figures = damage.body.figures ?? {};
-  const keep = (key: string, value: Figure): void =>
+  const keep = (key: string, value: Figure): Promise<boolean> =>
     change(damage, { figures: { ...figures, [key]: value } });
   return <KeptContext value={{ figures, keep }}>{children}</KeptContext>;
 }

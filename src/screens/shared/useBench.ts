@@ -4,9 +4,9 @@ import { planningTime, useChanges, useList, type Stored } from '@/records';
 import { planBench, planPiece, type BenchPlan } from '@/worker';
 
 /** The plan of a piece, made in the worker; the last one stays in sight while a new one is made. */
-export function usePlan(pieceId: string | undefined): { plan?: Plan; loading: boolean } {
+export function usePlan(pieceId: string | undefined): { plan?: Plan; loading: boolean; problem?: string } {
   const changes = useChanges();
-  const { data, isLoading } = useSWR(
+  const { data, error, isLoading } = useSWR<Plan | undefined, Error>(
     pieceId ? ['plan', pieceId, changes] : null,
     () => planPiece(pieceId ?? ''),
     {
@@ -15,7 +15,11 @@ export function usePlan(pieceId: string | undefined): { plan?: Plan; loading: bo
       revalidateOnFocus: false,
     },
   );
-  return { ...(data && data.pieceId === pieceId ? { plan: data } : {}), loading: isLoading };
+  return {
+    ...(data && data.pieceId === pieceId ? { plan: data } : {}),
+    loading: isLoading,
+    ...(error ? { problem: error.message } : {}),
+  };
 }
 
 export type ShownBench = BenchPlan & { log: Stored<'log'>[]; loading: boolean };

@@ -7,6 +7,7 @@ import { changeShop, useShop, type Shop } from '@/records';
 import { Button, Chips, Figure, Fold, Notice, Row, Section, Stepper, Text } from '@/ui';
 import { Page, Pane } from '../shared/Page';
 import { useClimate } from '@/instruments';
+import { AsideNotice } from '../shared/AsideNotice';
 import { LinkRow } from '../shared/LinkRow';
 import { useAct } from '../shared/useAct';
 import { CoatsFold } from './CoatsFold';
@@ -30,6 +31,7 @@ export function ShopScreen() {
       eyebrow="What you have, and how you work"
       board={
         <Pane>
+          <AsideNotice kinds={['shop']} />
           <ClimateSection shop={shop} set={set} />
           <ClampsSection shop={shop} set={set} />
           <MaterialsSection shop={shop} onChange={set} />

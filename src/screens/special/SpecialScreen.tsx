@@ -52,7 +52,8 @@ export function SpecialScreen() {
   const held = heldWith(which, repair, method, view.glue, shop, flat);
   const chosen = view.glue.held === which;
   const sheet = worksheetPage(damage.id, method, view.chain?.method ?? method) as Href;
-  const hold = (by: HeldBy | undefined): void => change(damage, view.keepGlue({ ...view.glue, held: by }));
+  const hold = (by: HeldBy | undefined): Promise<boolean> =>
+    change(damage, view.keepGlue({ ...view.glue, held: by }));
   return (
     <Page
       title="Awkward shapes"

@@ -7,6 +7,7 @@ import { Button, FilePick, LitCard, Progress, Section, Text } from '@/ui';
 import { storePicture } from '@/worker';
 import { Page, Pane, useWide } from '../shared/Page';
 import { ListFold } from './ListFold';
+import { AsideNotice } from '../shared/AsideNotice';
 import { PhotoSwatch } from '../shared/Swatch';
 import { LinkRow } from '../shared/LinkRow';
 import { useAct } from '../shared/useAct';
@@ -63,6 +64,7 @@ export function StockScreen() {
         ) : undefined
       }
     >
+      <AsideNotice kinds={['veneer']} />
       <LitCard eyebrow={records.length === 0 ? 'Now' : 'Grow the stock'} title="Photograph a veneer">
         <Text>
           Square on, filling the picture, in the light in which you photograph the faces. Its colour and

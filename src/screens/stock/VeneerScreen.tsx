@@ -28,7 +28,7 @@ export function VeneerScreen() {
   const { unit, length } = useUnits();
   if (!record) return <Missing what="This veneer" loading={loading} />;
   const { body } = record;
-  const set = (patch: Partial<Veneer>): void => change(record, patch);
+  const set = (patch: Partial<Veneer>): Promise<boolean> => change(record, patch);
   const read = tones.get(record.id);
   const risks = cautionsFor(['buyWood'], { species: body.species });
   const photo = (file: File): void =>

@@ -20,6 +20,7 @@ import {
   useSay,
 } from '@/ui';
 import { storePicture } from '@/worker';
+import { AsideNotice } from '../shared/AsideNotice';
 import { Cautions } from '../shared/Cautions';
 import { AirFields, COMMON_HOME } from '../shared/air';
 import { Missing } from '../shared/Missing';
@@ -44,7 +45,7 @@ export function AboutScreen() {
   const { climate } = useClimate();
   const { piece, faces } = view;
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
-  const set = (patch: Partial<Piece>): void => change(piece, patch);
+  const set = (patch: Partial<Piece>): Promise<boolean> => change(piece, patch);
   const parts = piece.body.parts ?? [];
   // Old paint on any face is the first thing to know at intake.
   const worst = faces.find((f) => f.body.finishNow === 'paint') ?? faces[0];
@@ -85,6 +86,7 @@ export function AboutScreen() {
       back={{ href: `/piece/${piece.id}`, label: piece.body.name }}
       list={<TrailList view={view} />}
     >
+      <AsideNotice kinds={['face', 'damage', 'log']} of={piece.id} />
       <TextField
         label="Name"
         value={piece.body.name}

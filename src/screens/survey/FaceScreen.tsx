@@ -53,11 +53,11 @@ export function FaceScreen() {
   const [picked, setKind] = useState<DamageKind>();
   const kind = picked ?? (face?.body.build === 'solid' ? 'gouge' : 'liftedEdge');
   if (!face || !piece) return <Missing what="This face" loading={view.loading} />;
-  const set = (patch: Partial<Face>): void => change(face, patch);
+  const set = (patch: Partial<Face>): Promise<boolean> => change(face, patch);
   const board = boardOf(face.body);
   const plain = !face.body.picture;
   const size = face.body.scale?.kind === 'rectangle' ? face.body.scale : { widthMm: 600, heightMm: 450 };
-  const setSize = (widthMm: number, heightMm: number): void =>
+  const setSize = (widthMm: number, heightMm: number): Promise<boolean> =>
     set({ scale: { kind: 'rectangle', object: 'face', corners: [[0, 0], [1, 0], [1, 1], [0, 1]], widthMm, heightMm } }); // prettier-ignore
   const grainKnown = grainIsKnown(face.body);
   const mark = (): void =>

@@ -102,11 +102,12 @@ export function GrainScreen() {
   const [from = [0, 0], to = [1, 0]] = grain.value.map(onBoard);
   const angle = lineAngle(from, to);
   const turn = (Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI;
-  const setKind = (next: PlanKind): void => change(face, { grainPlan: startPlan(next, board) });
+  const setKind = (next: PlanKind): Promise<boolean> => change(face, { grainPlan: startPlan(next, board) });
   const zones = plan.value?.kind === 'zones' ? plan.value.zones : [];
   const leaf = zones[zone];
-  const setZones = (next: typeof zones): void => change(face, { grainPlan: { kind: 'zones', zones: next } });
-  const setLeaf = (patch: Partial<(typeof zones)[number]>): void =>
+  const setZones = (next: typeof zones): Promise<boolean> =>
+    change(face, { grainPlan: { kind: 'zones', zones: next } });
+  const setLeaf = (patch: Partial<(typeof zones)[number]>): Promise<boolean> =>
     setZones(zones.map((z, i) => (i === zone ? { ...z, ...patch } : z)));
   const handles: Handle[] =
     plan.value?.kind === 'radial'

@@ -49,7 +49,7 @@ export function MarkScreen() {
   const [picked, setPicked] = useState<MarkTool>();
   const { damage, face, piece } = view;
   const savedMark: Mark = damage ? markOf(damage.body) : { tool: 'area', outline: [] };
-  const write = (mark: Mark): void => change(damage, storedMark(mark));
+  const write = (mark: Mark): Promise<boolean> => change(damage, storedMark(mark));
   const put = (mark: Mark): void => {
     setPast((p) => [...p.slice(1 - MOST_UNDO), savedMark]);
     setFuture([]);

@@ -30,7 +30,8 @@ export function PartsScreen() {
   const [draft, setDraft] = useState(EMPTY);
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
   const parts = piece.body.parts ?? [];
-  const put = (next: Part[], of = piece): void => change(of, { parts: next } satisfies Partial<Piece>);
+  const put = (next: Part[], of = piece): Promise<boolean> =>
+    change(of, { parts: next } satisfies Partial<Piece>);
   const add = (): void => {
     const letter =
       String.fromCharCode(65 + (parts.length % 26)) +

@@ -95,7 +95,7 @@ export function ScaleScreen() {
       );
   };
   const drop = onFace ? corners.drop : scale.drop;
-  const set = (patch: Partial<Face>): void => change(face, patch);
+  const set = (patch: Partial<Face>): Promise<boolean> => change(face, patch);
   // Only what is saved is reckoned with: while a handle is dragged the figures rest.
   const input = { picture: frameOf(face.body), scale: saved, faceCorners: face.body.faceCorners };
   const quality = attempt(() => scaleQuality(input));

@@ -23,11 +23,11 @@ export function TestsScreen() {
   const change = useChange();
   const { face, piece } = view;
   if (!face || !piece) return <Missing what="This face" loading={view.loading} />;
-  const set = (patch: Partial<Face>): void => change(face, patch);
+  const set = (patch: Partial<Face>): Promise<boolean> => change(face, patch);
   const results = face.body.finishTests ?? [];
   const verdict = finishFromTests({ results });
   const best = verdict.likely[0];
-  const answer = (test: FinishTestId, reacts: boolean): void =>
+  const answer = (test: FinishTestId, reacts: boolean): Promise<boolean> =>
     set({ finishTests: [...results.filter((r) => r.test !== test), { test, reacts }] });
   return (
     <Page

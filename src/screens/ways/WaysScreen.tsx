@@ -27,7 +27,7 @@ export function WaysScreen() {
   });
   const matter = waysThatMatter({ goal: piece.body.goal, faces: faces.map((f) => f.body), repairs });
   const rest = WAY_IDS.filter((w) => !matter.includes(w));
-  const choose = (way: WayId, value: string): void =>
+  const choose = (way: WayId, value: string): Promise<boolean> =>
     change(piece, { ways: { ...piece.body.ways, [way]: value } });
   return (
     <Page

@@ -1,0 +1,3 @@
+import { NotFoundScreen } from '@/screens/shared/NotFoundScreen';
+
+export default NotFoundScreen;
