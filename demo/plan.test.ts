@@ -2,6 +2,7 @@ import { compute } from '../src/core/computations';
 import { DEFAULT_SHOP, planOf, type Job, type Plan } from '../src/core/job';
 import { createPlanner } from '../src/worker/planning';
 import { createStore } from '../src/records/store';
+import { memoryStorage } from '../src/testing/memoryStorage';
 import type { AnyStored, Kind, Stored } from '../src/records/types';
 import { readingRoom } from './scenario';
 
@@ -98,21 +99,14 @@ describe('the lectern', () => {
   });
 });
 
-/** A store in memory, with a count of what is read of it. */
-function memory() {
-  const items = new Map<string, string>(records.map((r) => [`${r.kind}/${r.id}`, JSON.stringify(r)]));
-  const storage = {
-    getItem: async (k: string) => items.get(k) ?? null,
-    setItem: async (k: string, v: string) => void items.set(k, v),
-    removeItem: async (k: string) => void items.delete(k),
-    getAllKeys: async () => [...items.keys()],
-    getMany: async (keys: string[]) => Object.fromEntries(keys.map((k) => [k, items.get(k) ?? null])),
-    setMany: async (e: Record<string, string>) => Object.entries(e).forEach(([k, v]) => items.set(k, v)),
-    removeMany: async (keys: string[]) => keys.forEach((k) => items.delete(k)),
-    clear: async () => items.clear(),
-  };
-  return createStore(storage, { now: () => '2026-03-02T09:00:00' });
-}
+/** A store in memory with the demo in it. */
+const memory = () =>
+  createStore(
+    memoryStorage(Object.fromEntries(records.map((r) => [`${r.kind}/${r.id}`, JSON.stringify(r)]))),
+    {
+      now: () => '2026-03-02T09:00:00',
+    },
+  );
 
 describe('the planner over stored records', () => {
   const AT = '2026-03-02T10:00:00';
@@ -220,5 +214,58 @@ describe('the planner over stored records', () => {
     expect(again.bars).toBe(front.bars);
     expect(again.pieces.map((p) => p.picture)).toEqual(front.pieces.map((p) => p.picture));
     expect(again.pieces[0]?.picture).toBe(front.pieces[0]?.picture);
+  });
+
+  test('a piece that cannot be planned is told with the step that is the reason, and keeps no other from its days', async () => {
+    const store = memory();
+    const [shop] = of('shop');
+    if (!shop) throw new Error('The demo has no shop.');
+    // Stripping takes an hour in one piece.
+    await store.update('shop', 'shop', shop.body, { workingHours: { from: '08:00', to: '08:50' } });
+    const { stuck, tasks, schedule, problem } = await createPlanner(store).bench(AT);
+    expect(problem).toBeUndefined();
+    const lectern = stuck?.find((p) => p.pieceId === 'lectern');
+    expect(lectern?.reason).toMatch(/lectern\/strip.*60 min.*a working day has 50 min/);
+    expect(tasks.some((t) => t.pieceId === 'lectern')).toBe(false);
+    expect(tasks.length).toBeGreaterThan(5);
+    expect(schedule?.tasks).toHaveLength(tasks.length);
+  });
+
+  test('a piece that sleeps is not planned, and stands last on the first page', async () => {
+    const store = memory();
+    const [piece] = of('piece').filter((p) => p.id === 'settle');
+    if (piece) await store.update('piece', 'settle', piece.body, { rest: 'asleep' });
+    const planner = createPlanner(store);
+    expect((await planner.bench(AT)).tasks.some((t) => t.pieceId === 'settle')).toBe(false);
+    const front = await planner.front(undefined);
+    expect(front.pieces.at(-1)).toMatchObject({ id: 'settle', rest: 'Sleeps' });
+  });
+
+  test('what was known of a piece is not worked out again, unless its records or the sums are others', async () => {
+    const store = memory();
+    const known = await createPlanner(store, undefined, 'build 1').front(undefined);
+    const marked = { ...known, pieces: known.pieces.map((p) => ({ ...p, next: 'as it was known' })) };
+    const same = await createPlanner(store, undefined, 'build 1').front(marked);
+    expect(same.pieces.every((p) => p.next === 'as it was known')).toBe(true);
+    const other = await createPlanner(store, undefined, 'build 2').front(marked);
+    expect(other.pieces.some((p) => p.next === 'as it was known')).toBe(false);
+    const [damage] = of('damage').filter((d) => d.id === 'lectern-2');
+    if (damage) await store.update('damage', damage.id, damage.body, { method: 'leave' });
+    const changed = await createPlanner(store, undefined, 'build 1').front(marked);
+    expect(changed.pieces.find((p) => p.id === 'lectern')?.next).not.toBe('as it was known');
+  });
+
+  test('a piece that was finished long ago takes no part in the days', async () => {
+    const store = memory();
+    const planner = createPlanner(store, undefined, 'b');
+    const plan = await planner.plan('stool');
+    for (const [i, t] of (plan?.tasks ?? []).entries())
+      if (t.attendedMin > 0)
+        await store.create('log', `done${i}`, { pieceId: 'stool', taskId: t.id, title: t.title, doneAt: '2026-01-05T10:00:00', actualMin: 10, note: '', pictures: [] }); // prettier-ignore
+    const last = await planner.front(undefined);
+    expect(last.pieces.find((p) => p.id === 'stool')).toMatchObject({ next: expect.any(String) });
+    const bench = await planner.bench(AT, {}, { last });
+    expect(bench.tasks.some((t) => t.pieceId === 'stool')).toBe(false);
+    expect(bench.tasks.some((t) => t.pieceId === 'lectern')).toBe(true);
   });
 });

@@ -71,9 +71,34 @@ test('a new piece that cannot be stored does not stay on the screen', async () =
 test('the shop has its defaults until something is changed, and keeps the rest then', async () => {
   const { result } = renderHook(() => useShop());
   await waitFor(() => expect(result.current.loading).toBe(false));
-  expect(result.current.shop).toEqual(DEFAULT_SHOP);
+  expect(result.current.shop).toEqual({ ...DEFAULT_SHOP, learned: {} });
   await act(() => changeShop(result.current.record, { lengthUnit: 'in' }));
-  await waitFor(() => expect(result.current.shop).toEqual({ ...DEFAULT_SHOP, lengthUnit: 'in' }));
+  await waitFor(() => expect(result.current.shop).toMatchObject({ ...DEFAULT_SHOP, lengthUnit: 'in' }));
   await act(() => changeShop(result.current.record, { hands: 2 }));
-  await waitFor(() => expect(result.current.shop).toEqual({ ...DEFAULT_SHOP, lengthUnit: 'in', hands: 2 }));
+  await waitFor(() =>
+    expect(result.current.shop).toMatchObject({ ...DEFAULT_SHOP, lengthUnit: 'in', hands: 2 }),
+  );
+});
+
+test('settings changed faster than they are written all stay', async () => {
+  const { result } = renderHook(() => useShop());
+  await waitFor(() => expect(result.current.loading).toBe(false));
+  const { record } = result.current;
+  // None of them waits for the others, and none has seen them.
+  await act(() =>
+    Promise.all([
+      changeShop(record, { hands: 3 }),
+      changeShop(record, { temperatureC: 12 }),
+      changeShop(record, { paper: 'letter' }),
+      changeShop(record, { theme: 'lamplight' }),
+    ]),
+  );
+  await waitFor(() =>
+    expect(result.current.shop).toMatchObject({
+      hands: 3,
+      temperatureC: 12,
+      paper: 'letter',
+      theme: 'lamplight',
+    }),
+  );
 });

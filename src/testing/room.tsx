@@ -126,7 +126,7 @@ const planner = createPlanner(browserStore);
 export const workerMock = {
   computeInWorker: (name: string, input: unknown): Promise<unknown> => compute(name, input),
   planPiece: (id: string) => planner.plan(id),
-  planBench: (at: string) => planner.bench(at),
+  planBench: (at: string, tries?: number) => planner.bench(at, {}, tries === undefined ? {} : { tries }),
   planFront: () => planner.front(undefined),
   planDays: (at: string) => planner.days(at),
 };

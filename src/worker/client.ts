@@ -91,8 +91,9 @@ export const swatchTones = (pictureId: string): Promise<Tones> =>
 export const planPiece = (pieceId: string): Promise<Plan | undefined> =>
   run({}, (id, worker) => worker.plan(id, pieceId));
 
-/** The days over all pieces. @param at local time without zone */
-export const planBench = (at: string): Promise<BenchPlan> => run({}, (id, worker) => worker.bench(id, at));
+/** The days over all pieces. @param at local time without zone; `tries`: 0 for a first answer at once */
+export const planBench = (at: string, tries?: number): Promise<BenchPlan> =>
+  run({}, (id, worker) => worker.bench(id, at, tries));
 
 /** The pieces on the first page, with the days as they were last known. */
 export const planFront = (): Promise<Front> => run({}, (id, worker) => worker.front(id));

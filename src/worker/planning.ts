@@ -1,5 +1,5 @@
-import { benchInput, schedule, type BenchTask, type DoneStep, type Schedule } from '@/core/bench';
-import { calendarOf } from '@/core/calendar';
+import { benchInput, impossible, schedule, type BenchTask, type DoneStep, type Schedule } from '@/core/bench';
+import { calendarOf, DAY_MIN, localFrom, minutesFrom } from '@/core/calendar';
 import { tonesIn } from '@/core/catalogue';
 import type { JobContext } from '@/core/check';
 import type { Tones } from '@/core/colour';
@@ -58,6 +58,15 @@ export type BenchPlan = {
   schedule?: Schedule;
   /** Why there is no schedule. */
   problem?: string;
+  /** Pieces that cannot be planned, each with the step or limit that is the reason; the others are. */
+  stuck?: { pieceId: string; pieceName: string; reason: string }[];
+};
+
+export type BenchOptions = {
+  /** How many orders are tried beyond the rules of thumb. */
+  tries?: number;
+  /** What was known of the pieces last. */
+  last?: Front;
 };
 
 const SMALL_PX = 168;
@@ -85,8 +94,12 @@ const doneSteps = (log: readonly Stored<'log'>[]): DoneStep[] =>
 const inWorkFirst = (a: FrontPiece, b: FrontPiece): number =>
   Number(a.rest !== undefined) - Number(b.rest !== undefined) || b.createdAt.localeCompare(a.createdAt);
 
-/** Plans over a store of records. Every answer is kept under the revisions of the records it was made from. */
-export function createPlanner(store: Store, photos?: PhotoReaders) {
+/**
+ * Plans over a store of records. Every answer is kept under the revisions of the records it was made from.
+ *
+ * @param build name of this version of the sums: what another has made is made anew
+ */
+export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
   const plans = kept<Promise<Plan>>();
   const around = kept<Promise<Tones | undefined>>();
   const within = kept<Promise<Tones | undefined>>();
@@ -169,13 +182,29 @@ export function createPlanner(store: Store, photos?: PhotoReaders) {
     return tones;
   }
 
+  /** Another text whenever the plan of a piece may be another. */
+  function keyOfPlan(
+    piece: Stored<'piece'>,
+    { faces, damages, veneers, log, shopRecord, shop }: Shelf,
+  ): string {
+    const own = damages.filter((d) => d.body.pieceId === piece.id);
+    const records = revisionsOf(
+      [piece],
+      faces.filter((f) => f.body.pieceId === piece.id),
+      own,
+      veneers.filter((v) => own.some((d) => d.body.patch.veneerId === v.id)),
+      log.filter((l) => l.body.pieceId === piece.id),
+      [shopRecord],
+    );
+    return `${build} ${records} ${JSON.stringify(shop.learned)}`;
+  }
+
   function planFor(piece: Stored<'piece'>, shelf: Shelf): Promise<Plan> {
     const faces = shelf.faces.filter((f) => f.body.pieceId === piece.id);
     const damages = shelf.damages.filter((d) => d.body.pieceId === piece.id);
     const log = shelf.log.filter((l) => l.body.pieceId === piece.id);
     const used = shelf.veneers.filter((v) => damages.some((d) => d.body.patch.veneerId === v.id));
-    const key = `${revisionsOf([piece], faces, damages, used, log, [shelf.shopRecord])} ${JSON.stringify(shelf.shop.learned)}`;
-    return plans(key, async () =>
+    return plans(keyOfPlan(piece, shelf), async () =>
       planOf({
         piece,
         faces,
@@ -188,22 +217,58 @@ export function createPlanner(store: Store, photos?: PhotoReaders) {
     );
   }
 
-  async function benchOf(shelf: Shelf, at: string, context: JobContext): Promise<BenchPlan> {
+  /** A piece that rests, or was finished before yesterday, takes no part in the days and costs no time. */
+  function isThrough(
+    piece: Stored<'piece'>,
+    shelf: Shelf,
+    known: FrontPiece | undefined,
+    at: string,
+  ): boolean {
+    if (piece.body.rest) return true;
+    if (!known || known.all === 0 || known.done < known.all || known.from !== keyOfPlan(piece, shelf))
+      return false;
+    const yesterday = localFrom(minutesFrom(`${at.slice(0, 10)}T00:00:00`) - DAY_MIN);
+    return shelf.log.every((l) => l.body.pieceId !== piece.id || l.body.doneAt < yesterday);
+  }
+
+  async function benchOf(
+    shelf: Shelf,
+    at: string,
+    context: JobContext,
+    { tries, last }: BenchOptions,
+  ): Promise<BenchPlan> {
+    const front = new Map(last?.pieces.map((p) => [p.id, p]));
+    const { workingHours } = shelf.shop;
+    const hours = { resources: resourcesOf(shelf.shop), workingHours };
     const tasks: PieceTask[] = [];
-    for (const piece of shelf.pieces.filter((p) => p.body.rest === undefined)) {
+    const stuck: NonNullable<BenchPlan['stuck']> = [];
+    for (const piece of shelf.pieces) {
+      if (isThrough(piece, shelf, front.get(piece.id), at)) continue;
       const plan = await planFor(piece, shelf);
       if (plan.repairs.length === 0) continue;
-      tasks.push(...plan.tasks.map((t) => ({ ...t, pieceId: piece.id, pieceName: piece.body.name })));
+      const own = plan.tasks.map((t) => ({ ...t, pieceId: piece.id, pieceName: piece.body.name }));
+      const ticked = doneSteps(shelf.log.filter((l) => l.body.pieceId === piece.id));
+      const known = new Set(own.map((t) => t.id));
+      const reason = impossible(
+        benchInput(
+          own,
+          ticked.filter((d) => known.has(d.taskId)),
+          hours,
+          at,
+        ),
+      );
+      if (reason) stuck.push({ pieceId: piece.id, pieceName: piece.body.name, reason });
+      else tasks.push(...own);
     }
     const known = new Set(tasks.map((t) => t.id));
     const done = doneSteps(shelf.log).filter((d) => known.has(d.taskId));
-    if (tasks.length === 0) return { tasks, done };
-    const { workingHours } = shelf.shop;
-    const input = benchInput(tasks, done, { resources: resourcesOf(shelf.shop), workingHours }, at);
+    const found = { tasks, done, ...(stuck.length > 0 ? { stuck } : {}) };
+    if (tasks.length === 0) return found;
+    const input = { ...benchInput(tasks, done, hours, at), ...(tries === undefined ? {} : { tries }) };
     try {
-      return { tasks, done, schedule: await schedule(input, context) };
+      return { ...found, schedule: await schedule(input, context) };
     } catch (error) {
-      if (error instanceof RangeError) return { tasks, done, problem: error.message };
+      if (error instanceof RangeError) return { ...found, problem: error.message };
       throw error;
     }
   }
@@ -242,8 +307,8 @@ export function createPlanner(store: Store, photos?: PhotoReaders) {
     },
 
     /** The days over all pieces. @param at local time without zone */
-    async bench(at: string, context: JobContext = {}): Promise<BenchPlan> {
-      return benchOf(await read(), at, context);
+    async bench(at: string, context: JobContext = {}, options: BenchOptions = {}): Promise<BenchPlan> {
+      return benchOf(await read(), at, context, options);
     },
 
     /** The pieces on the first page. @param last what it showed before: pictures that are still true, and the days, are taken from it; and when the shop was last saved to a file */
@@ -256,11 +321,17 @@ export function createPlanner(store: Store, photos?: PhotoReaders) {
       for (const piece of shelf.pieces) {
         const picture = await pictureOf(piece, shelf, before.get(piece.id));
         const { rest } = piece.body;
-        const known = before.get(piece.id) ?? { done: 0, all: 0, trail: [] };
+        const from = keyOfPlan(piece, shelf);
+        const was = before.get(piece.id);
+        if (was && was.from === from && was.picture?.from === picture?.from) {
+          pieces.push(was);
+          continue;
+        }
+        const known = was ?? { done: 0, all: 0, trail: [] };
         pieces.push(
           rest
-            ? restingPiece(piece, rest, known, picture)
-            : frontPiece(piece, await planFor(piece, shelf), picture),
+            ? { ...restingPiece(piece, rest, known, picture), from }
+            : { ...frontPiece(piece, await planFor(piece, shelf), picture), from },
         );
       }
       const { fromMin, toMin } = calendarOf(shelf.shop.workingHours);
@@ -274,8 +345,8 @@ export function createPlanner(store: Store, photos?: PhotoReaders) {
     },
 
     /** The days ahead for the first page; apart from its pieces, which need not wait for them. */
-    async days(at: string, context: JobContext = {}): Promise<Bar[]> {
-      const { tasks, done, schedule: days } = await benchOf(await read(), at, context);
+    async days(at: string, context: JobContext = {}, options: BenchOptions = {}): Promise<Bar[]> {
+      const { tasks, done, schedule: days } = await benchOf(await read(), at, context, options);
       return days ? barsOf(tasks, days, new Set(done.map((d) => d.taskId))) : [];
     },
   };

@@ -129,14 +129,25 @@ async function shrink(picture: Picture): Promise<Picture> {
   return { ...picture, widthPx, heightPx, jpeg: base64Of(new Uint8Array(await blob.arrayBuffer())) };
 }
 
-const planner = createPlanner(browserStore, {
-  around: async (view, damage, others, face) =>
-    tonesAround(await redraw(view), view.mmPerPixel, damage, others, face),
-  within: async (view, place, face) => tonesWithin(await redraw(view), view.mmPerPixel, place, face),
-  swatch: async (pictureId) => tonesOfSwatch(await photo(pictureId)),
-  small: async (view) =>
-    base64Of(new Uint8Array(await (await jpegOf(await redraw(view), JPEG_QUALITY)).arrayBuffer())),
-});
+const planner = createPlanner(
+  browserStore,
+  {
+    around: async (view, damage, others, face) =>
+      tonesAround(await redraw(view), view.mmPerPixel, damage, others, face),
+    within: async (view, place, face) => tonesWithin(await redraw(view), view.mmPerPixel, place, face),
+    swatch: async (pictureId) => tonesOfSwatch(await photo(pictureId)),
+    small: async (view) =>
+      base64Of(new Uint8Array(await (await jpegOf(await redraw(view), JPEG_QUALITY)).arrayBuffer())),
+  },
+  // The name of the script changes with what is in it.
+  self.location.pathname,
+);
+
+/** What was known of the pieces last, where anything was. */
+async function known(): Promise<{ last?: Front }> {
+  const last = await loadFront();
+  return last ? { last } : {};
+}
 
 /** A full store keeps the page from being quick next time, and nothing else. */
 async function keepIfNew(front: Front, last: Front | undefined): Promise<void> {
@@ -242,9 +253,11 @@ const api = {
     return job(id, undefined, () => planner.plan(pieceId));
   },
 
-  /** The days over all pieces. */
-  bench(id: number, at: string): Promise<Outcome<BenchPlan>> {
-    return job(id, undefined, (context) => planner.bench(at, context));
+  /** The days over all pieces. @param tries 0 for a first answer at once */
+  bench(id: number, at: string, tries?: number): Promise<Outcome<BenchPlan>> {
+    return job(id, undefined, async (context) =>
+      planner.bench(at, context, { ...(tries === undefined ? {} : { tries }), ...(await known()) }),
+    );
   },
 
   /** The pieces on the first page; kept for the next time it is opened. */
@@ -324,7 +337,7 @@ const api = {
   /** The days ahead, kept beside the pieces. */
   days(id: number, at: string): Promise<Outcome<Bar[]>> {
     return job(id, undefined, async (context) => {
-      const bars = await planner.days(at, context);
+      const bars = await planner.days(at, context, await known());
       const last = await loadFront();
       if (last) await keepIfNew({ ...last, bars }, last);
       return bars;

@@ -1,4 +1,5 @@
 export {
+  impossible,
   schedule,
   scheduleSchema,
   type Schedule,

@@ -1,4 +1,4 @@
-import { localFrom, minutesFrom } from '../calendar';
+import { DAY_MIN, localFrom, minutesFrom } from '../calendar';
 import type { ScheduleInput, ScheduleTask } from './schedule';
 import type { BenchTask } from './tasks';
 
@@ -11,8 +11,9 @@ export type BenchShop = {
 };
 
 /**
- * The input of `bench.schedule` for what is still to do. Steps that are done stand as facts at their real times, so glue that
- * is setting goes on setting; waiting that follows them runs on from their real end.
+ * The input of `bench.schedule` for what is still to do. Steps that are done stand as facts at their real times, so glue that is setting
+ * goes on setting; waiting that follows them runs on from their real end. What was over before yesterday is left out: a long log
+ * costs nothing.
  *
  * @param now local time without zone
  */
@@ -48,5 +49,10 @@ export function benchInput(
     ends.set(t.id, start + t.unattendedMin);
     return { ...plain, startedAt: localFrom(start) };
   });
-  return { tasks: scheduled, resources: shop.resources, start: now, workingHours: shop.workingHours };
+  const yesterday = minutesFrom(`${now.slice(0, 10)}T00:00:00`) - DAY_MIN;
+  const isOver = (id: string): boolean => (ends.get(id) ?? Infinity) < yesterday;
+  const current = scheduled
+    .filter((t) => !isOver(t.id))
+    .map((t) => ({ ...t, after: t.after.filter((id) => !isOver(id)) }));
+  return { tasks: current, resources: shop.resources, start: now, workingHours: shop.workingHours };
 }

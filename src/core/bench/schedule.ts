@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { breathe, seededRandom, type JobContext } from '../check';
+import { emptyTimeline, fullUntil, hold } from './timeline';
+import { attempt, breathe, seededRandom, type JobContext } from '../check';
 import {
   afterWorking,
   calendarOf,
@@ -30,7 +31,7 @@ export type ScheduleInput = {
   resources: Record<string, number>;
   start: string;
   workingHours: WorkingHours;
-  /** How many orders are tried beyond the rules of thumb; 400 when not given. */
+  /** How many orders are tried beyond the rules of thumb; 400 when not given, fewer for many tasks. */
   tries?: number;
 };
 
@@ -131,6 +132,15 @@ function release(open: number[], task: number): boolean {
   return left === 0;
 }
 
+/**
+ * Why one of these tasks could never be done: it is longer than a day's work, needs more than there is, or waits in a circle.
+ * Nothing when all of them can.
+ */
+export function impossible(input: ScheduleInput): string | undefined {
+  const checked = attempt(() => topological(networkOf(input, calendarOf(input.workingHours))));
+  return checked.ok ? undefined : checked.problem;
+}
+
 /** Predecessors first. @throws RangeError that names the tasks of a cycle */
 function topological(nodes: readonly Node[]): number[] {
   const open = nodes.map((n) => n.preds.length);
@@ -153,7 +163,6 @@ function topological(nodes: readonly Node[]): number[] {
   return order;
 }
 
-type Interval = { from: number; to: number; amount: number };
 type Placed = { start: number; attendedEnd: number; end: number };
 
 /** Places tasks in a given order, each at its earliest time; returns places by task and the finish. */
@@ -164,31 +173,21 @@ function place(
   calendar: Calendar,
   start: number,
 ): { placed: Placed[]; finish: number } {
-  const used = new Map<string, Interval[]>([...capacity.keys()].map((r) => [r, []]));
+  const used = new Map([...capacity.keys()].map((r) => [r, emptyTimeline()]));
   const placed = new Array<Placed>(nodes.length);
-  /** Earliest end of a stretch in use that leaves too little in from…to, or undefined when it fits. */
-  const conflict = ({ resource, amount }: Demand, from: number, to: number): number | undefined => {
-    if (to <= from) return undefined;
-    const room = (capacity.get(resource) ?? 0) - amount;
-    const over = (used.get(resource) ?? []).filter((iv) => iv.from < to && iv.to > from);
-    let firstEnd: number | undefined;
-    for (const point of [from, ...over.map((iv) => iv.from).filter((t) => t > from)]) {
-      const active = over.filter((iv) => iv.from <= point && iv.to > point);
-      if (active.reduce((s, iv) => s + iv.amount, 0) > room + 1e-9) {
-        const end = Math.min(...active.map((iv) => iv.to));
-        firstEnd = firstEnd === undefined ? end : Math.min(firstEnd, end);
-      }
-    }
-    return firstEnd;
+  const blockedUntil = ({ resource, amount }: Demand, from: number, to: number): number | undefined => {
+    const line = used.get(resource);
+    return line && fullUntil(line, from, to, (capacity.get(resource) ?? 0) - amount);
   };
-  const hold = (d: Demand, from: number, to: number): void => {
-    if (to > from) used.get(d.resource)?.push({ from, to, amount: d.amount });
+  const take = ({ resource, amount }: Demand, from: number, to: number): void => {
+    const line = used.get(resource);
+    if (line) hold(line, from, to, amount);
   };
   const put = (i: number, node: Node, begin: number): void => {
     const attendedEnd = begin + node.attended;
     const end = attendedEnd + node.unattended;
-    node.whole.forEach((d) => hold(d, begin, end));
-    node.hands.forEach((d) => hold(d, begin, attendedEnd));
+    node.whole.forEach((d) => take(d, begin, end));
+    node.hands.forEach((d) => take(d, begin, attendedEnd));
     placed[i] = { start: begin, attendedEnd, end };
   };
   nodes.forEach((node, i) => {
@@ -197,24 +196,27 @@ function place(
   for (const i of order) {
     const node = nodes[i];
     if (!node || placed[i]) continue;
-    let begin = Math.max(start, node.notBefore, ...node.preds.map((p) => placed[p]?.end ?? start));
+    let begin = Math.max(start, node.notBefore);
+    for (const p of node.preds) begin = Math.max(begin, placed[p]?.end ?? start);
     for (;;) {
       begin = nextWorkable(calendar, begin, node.attended);
       const attendedEnd = begin + node.attended;
       const end = attendedEnd + node.unattended;
-      const blocked = [
-        ...node.whole.map((d) => conflict(d, begin, end)),
-        ...node.hands.map((d) => {
-          const also = node.whole.find((w) => w.resource === d.resource)?.amount ?? 0;
-          return conflict({ resource: d.resource, amount: d.amount + also }, begin, attendedEnd);
-        }),
-      ].filter((t) => t !== undefined);
-      if (blocked.length === 0) break;
-      begin = Math.max(...blocked);
+      let until = begin;
+      for (const d of node.whole) until = Math.max(until, blockedUntil(d, begin, end) ?? begin);
+      for (const d of node.hands) {
+        const also = node.whole.find((w) => w.resource === d.resource)?.amount ?? 0;
+        const both = { resource: d.resource, amount: d.amount + also };
+        until = Math.max(until, blockedUntil(both, begin, attendedEnd) ?? begin);
+      }
+      if (until === begin) break;
+      begin = until;
     }
     put(i, node, begin);
   }
-  return { placed, finish: Math.max(start, ...placed.map((p) => p.end)) };
+  let finish = start;
+  for (const p of placed) finish = Math.max(finish, p.end);
+  return { placed, finish };
 }
 
 /** Turns priorities into an order in which predecessors come first: the highest priority among those that are ready. */
@@ -270,7 +272,10 @@ function bound(
   return Math.max(...bounds);
 }
 
-const TRIES_PER_BREATH = 25;
+/** So many placings of a task are done between two breaths, about ten milliseconds' worth. */
+const PLACINGS_PER_BREATH = 5000;
+/** A search that is longer than this is cut short: many tasks get fewer tries. */
+const MOST_PLACINGS = 150_000;
 
 /**
  * Registry `bench.schedule`: when to do what, as early as the order of work, the hands, the clamps and the working hours
@@ -316,12 +321,16 @@ export async function schedule(input: ScheduleInput, job: JobContext = {}): Prom
       (result.finish === best.finish && sum(result.placed) < sum(best.placed));
     if (better) best = { ...result, priority };
   };
-  for (const priority of starts) consider(priority);
+  const perBreath = Math.max(1, Math.floor(PLACINGS_PER_BREATH / Math.max(1, nodes.length)));
+  for (const [k, priority] of starts.entries()) {
+    if (k % perBreath === 0) await breathe(job, 0);
+    consider(priority);
+  }
   const random = seededRandom(7);
-  const tries = input.tries ?? 400;
+  const tries = input.tries ?? Math.min(400, Math.ceil(MOST_PLACINGS / Math.max(1, nodes.length)));
   const scale = Math.max(1, ...tail);
   for (let k = 0; k < tries && best && best.finish > lower; k++) {
-    if (k % TRIES_PER_BREATH === 0) await breathe(job, k / tries);
+    if (k % perBreath === 0) await breathe(job, k / tries);
     const wide = k % 3 === 0;
     consider(best.priority.map((p) => (wide ? random() * scale : p + (random() - 0.5) * scale * 0.4)));
   }

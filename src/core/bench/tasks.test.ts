@@ -340,3 +340,21 @@ describe('the shop’s own figures', () => {
     expect(own.map((t) => t.unattendedMin).slice(0, 4)).toEqual([45, 45, 45, 45]);
   });
 });
+
+test('a piece that was finished before yesterday costs nothing, and a cure that ran out is not waited for again', () => {
+  const tasks = tasksFor({ ...kept, repairs: [lifted] });
+  const done = tasks
+    .filter((t) => t.attendedMin > 0)
+    .map((t) => ({ taskId: t.id, doneAt: '2026-01-05T10:00:00', actualMin: 5 }));
+  expect(benchInput(tasks, done, shop, NOW).tasks).toEqual([]);
+  const last = done.filter((d) => d.taskId !== 'p/reassemble');
+  expect(benchInput(tasks, last, shop, NOW).tasks.map((t) => [t.id, t.after])).toEqual([
+    ['p/reassemble', []],
+  ]);
+});
+
+test('what was done today stays on the strip', () => {
+  const tasks = tasksFor({ ...kept, repairs: [lifted] });
+  const done = [{ taskId: 'p/intake', doneAt: '2026-03-02T07:30:00', actualMin: 20 }];
+  expect(benchInput(tasks, done, shop, NOW).tasks.map((t) => t.id)).toContain('p/intake');
+});

@@ -4,7 +4,7 @@ import { measured, type Sourced } from '../sources';
 export type Figure = Sourced & { least?: number; most?: number };
 
 /** Fewer observations than this say nothing against the book. */
-export const LEAST_OBSERVED = 3;
+const LEAST_OBSERVED = 3;
 
 const at = (sorted: readonly number[], share: number): number => {
   const place = share * (sorted.length - 1);

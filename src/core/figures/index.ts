@@ -1,2 +1,2 @@
-export { figureOf, LEAST_OBSERVED, type Figure } from './figure';
+export { figureOf, type Figure } from './figure';
 export { LAYING, learnedFrom, type Learned } from './learned';

@@ -26,6 +26,8 @@ export type StepState = 'done' | 'now' | 'waits';
 
 export type FrontPiece = {
   id: string;
+  /** What it was made from; the same again is not worked out again. */
+  from?: string;
   name: string;
   school: string;
   createdAt: string;
@@ -106,6 +108,7 @@ const isPiece = (p: unknown): boolean =>
   isCount(p.done) &&
   isCount(p.all) &&
   optional(p.rest, isText) &&
+  optional(p.from, isText) &&
   optional(p.deadline, (d) => isText(d) && /^\d{4}-\d{2}-\d{2}$/.test(d)) &&
   Array.isArray(p.trail) &&
   p.trail.every((t: unknown) => isObject(t) && isText(t.title) && STATES.includes(t.state)) &&

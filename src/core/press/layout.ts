@@ -333,7 +333,7 @@ export const LAYING = {
 
 /** A person's own pace, once timed. */
 export type Pace = { spreadMinPer100Cm2: number; secondsPerClamp: number };
-export const COMMON_PACE: Pace = {
+const COMMON_PACE: Pace = {
   spreadMinPer100Cm2: LAYING.spreadMinPer100Cm2.value,
   secondsPerClamp: 60 * LAYING.minPerClamp.value,
 };

@@ -2,7 +2,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { dayText } from '@/core/front';
-import { handsMin, handWords, isTicked } from '@/core/job';
+import { handsMin, handWords } from '@/core/job';
 import { PHASE_SOURCE, PHASES, phaseLabel } from '@/core/catalogue';
 import { CAUTIONS } from '@/core/safety';
 import { describeSource } from '@/core/sources';
@@ -15,13 +15,19 @@ import { useAct } from '../shared/useAct';
 import { usePieceView } from '../shared/usePiece';
 import { DayStrip } from './DayStrip';
 import { TickForm } from './TickForm';
+import { usePlan } from '../shared/useBench';
 import { useBenchView } from './useBenchView';
+
+/** So many of the steps that are done are listed; the record has all of them. */
+const LAST_DONE = 30;
 
 /** What to do next, then the days ahead; over all pieces, or one. */
 export function BenchScreen() {
   const { piece: only } = useLocalSearchParams<{ piece?: string }>();
   const view = usePieceView(only);
-  const { plan, ticked, timed, todo, next, finish, days, bars, hours } = useBenchView(only);
+  const { plan, timed, todo, next, finish, days, bars, hours, finished, all } = useBenchView(only);
+  const { plan: own } = usePlan(only);
+  const through = own !== undefined && own.trail.all > 0 && own.trail.done === own.trail.all;
   const now = localNow();
   const act = useAct();
   const say = useSay();
@@ -66,8 +72,21 @@ export function BenchScreen() {
           {`${plan.problem} Nothing is lost; change the shop's clamps or hours, or the press plan.`}
         </Notice>
       ) : null}
+      {(plan.stuck ?? [])
+        .filter((p) => !only || p.pieceId === only)
+        .map((p) => (
+          <Notice key={p.pieceId} kind="stop" title={`${p.pieceName} is not planned`}>
+            {`${p.reason} The other pieces are. Nothing is lost; change the shop's clamps or hours, or the press plan.`}
+          </Notice>
+        ))}
       {plan.loading && timed.length === 0 ? <Progress label="Planning the days" fraction={0.5} /> : null}
-      {!plan.loading && plan.tasks.length === 0 ? (
+      {only && through && todo.length === 0 ? (
+        <View style={{ gap: 12 }}>
+          <Text>Every step of this piece is done. The record has them all.</Text>
+          <Button label="Open the record" kind="main" onPress={() => router.push(`/piece/${only}/record`)} />
+        </View>
+      ) : null}
+      {!plan.loading && plan.tasks.length === 0 && !plan.stuck && !plan.problem && !through ? (
         <View style={{ gap: 12 }}>
           <Text>
             The bench fills when a piece has a damage with a repair: every step, in the order of work, in your
@@ -106,10 +125,7 @@ export function BenchScreen() {
             note={dayText(finish)}
             source="Worked out here: the earliest end found over many orders of work, within your hours, hands and clamps."
           />
-          <Figure
-            label="Steps done"
-            value={`${timed.filter((t) => ticked.has(t.id)).length} of ${timed.filter(isTicked).length}`}
-          />
+          <Figure label="Steps done" value={`${finished.length} of ${all}`} />
           <Figure label="Your hands" value={formatMinutes(handsMin(todo))} note="still to work" />
         </View>
       ) : null}
@@ -143,34 +159,32 @@ export function BenchScreen() {
           </View>
         </Section>
       ))}
-      {timed.length > 0 ? (
+      {timed.length + finished.length > 0 ? (
         <>
-          {wide ? null : legend}
-          <Fold title={`Done (${timed.filter((t) => ticked.has(t.id)).length})`}>
-            {timed
-              .filter((t) => ticked.has(t.id))
-              .map((t) => (
-                <View
-                  key={t.id}
-                  style={{
-                    flexDirection: 'row',
-                    alignItems: 'center',
-                    justifyContent: 'space-between',
-                    gap: 8,
-                  }}
-                >
-                  <View style={{ flex: 1 }}>
-                    <Text>{t.title}</Text>
-                    <Text kind="label">{`${t.when.attendedEnd.slice(11, 16)}, ${dayText(t.when.attendedEnd)}`}</Text>
-                  </View>
-                  <Button
-                    label="Not done"
-                    name={`Not done: ${t.title}`}
-                    kind="quiet"
-                    onPress={() => untick(t.id)}
-                  />
+          {wide || timed.length === 0 ? null : legend}
+          <Fold title={`Done (${finished.length})`}>
+            {finished.slice(0, LAST_DONE).map((t) => (
+              <View
+                key={t.id}
+                style={{
+                  flexDirection: 'row',
+                  alignItems: 'center',
+                  justifyContent: 'space-between',
+                  gap: 8,
+                }}
+              >
+                <View style={{ flex: 1 }}>
+                  <Text>{t.title}</Text>
+                  <Text kind="label">{`${t.doneAt.slice(11, 16)}, ${dayText(t.doneAt)}`}</Text>
                 </View>
-              ))}
+                <Button
+                  label="Not done"
+                  name={`Not done: ${t.title}`}
+                  kind="quiet"
+                  onPress={() => untick(t.id)}
+                />
+              </View>
+            ))}
           </Fold>
           <Fold title="Why this order?">
             {PHASES.map((p) => (

@@ -18,6 +18,10 @@ export type BenchView = {
   /** Days with something to do, `2026-03-02`. */
   days: string[];
   bars: Bar[];
+  /** Steps that are ticked off, the last one first. */
+  finished: { id: string; title: string; doneAt: string }[];
+  /** Steps that a hand does, done or not. */
+  all: number;
   hours: { from: number; to: number };
 };
 
@@ -25,7 +29,8 @@ export type BenchView = {
 export function useBenchView(only: string | undefined): BenchView {
   const plan = useBenchPlan();
   const { shop } = useShop();
-  const ticked = new Set(plan.done.map((d) => d.taskId));
+  const doneAtOf = new Map(plan.done.map((d) => [d.taskId, d.doneAt]));
+  const ticked = new Set(doneAtOf.keys());
   const when = new Map(plan.schedule?.tasks.map((t) => [t.id, t]));
   const own = only ? plan.tasks.filter((t) => t.pieceId === only) : plan.tasks;
   const timed = own
@@ -46,6 +51,13 @@ export function useBenchView(only: string | undefined): BenchView {
     finish: timed.reduce((latest, t) => (t.when.end > latest ? t.when.end : latest), ''),
     days: daysOf(bars),
     bars,
+    finished: own
+      .flatMap((t) => {
+        const doneAt = doneAtOf.get(t.id);
+        return doneAt === undefined ? [] : [{ id: t.id, title: t.title, doneAt }];
+      })
+      .sort((a, b) => b.doneAt.localeCompare(a.doneAt)),
+    all: own.filter(isTicked).length,
     hours: { from: fromMin, to: toMin },
   };
 }

@@ -26,20 +26,23 @@ export type ShownBench = BenchPlan & { log: Stored<'log'>[]; loading: boolean };
 
 const NO_BENCH: BenchPlan = { tasks: [], done: [] };
 
-/** When to do what, over all pieces, planned in the worker. */
+const ONCE = { keepPreviousData: true, shouldRetryOnError: false, revalidateOnFocus: false } as const;
+
+/** When to do what, over all pieces, planned in the worker: a first answer at once, and a better one while it is looked at. */
 export function useBenchPlan(): ShownBench {
   const changes = useChanges();
   const log = useList('log');
   const at = planningTime();
-  const { data, error, isLoading } = useSWR<BenchPlan, Error>(['bench', at, changes], () => planBench(at), {
-    keepPreviousData: true,
-    shouldRetryOnError: false,
-    revalidateOnFocus: false,
+  const first = useSWR<BenchPlan, Error>(['bench-first', at, changes], () => planBench(at, 0), ONCE);
+  const better = useSWR<BenchPlan, Error>(first.data ? ['bench', at, changes] : null, () => planBench(at), {
+    ...ONCE,
+    keepPreviousData: false,
   });
+  const error = better.error ?? first.error;
   return {
-    ...(data ?? NO_BENCH),
+    ...(better.data ?? first.data ?? NO_BENCH),
     ...(error ? { problem: error.message } : {}),
     log: log.records,
-    loading: log.loading || isLoading,
+    loading: log.loading || first.isLoading,
   };
 }
