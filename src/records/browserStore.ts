@@ -3,11 +3,19 @@ import { localNow } from './clock';
 import { storage } from './storage';
 import { createStore, type Exclusively } from './store';
 
-/** One window changes records at a time, where the browser offers locks. */
-const exclusively: Exclusively = (work) =>
-  typeof navigator !== 'undefined' && 'locks' in navigator
-    ? navigator.locks.request('rustic-lantern-records', work)
-    : work();
+/** What this window changes waits for what it changed before. */
+let queue: Promise<unknown> = Promise.resolve();
+
+/** One change at a time: in this window always, over all windows where the browser offers locks. */
+const exclusively: Exclusively = (work) => {
+  const next = queue.then(() =>
+    typeof navigator !== 'undefined' && 'locks' in navigator
+      ? navigator.locks.request('rustic-lantern-records', work)
+      : work(),
+  );
+  queue = next.catch(() => undefined);
+  return next;
+};
 
 const DEVICE = 'rustic-lantern.device';
 

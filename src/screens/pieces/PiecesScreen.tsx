@@ -42,6 +42,12 @@ export function PiecesScreen() {
           They are kept aside, and go into every backup. See “Your data” in the shop; everything else works.
         </Notice>
       ) : null}
+      <LitCard eyebrow="No record needed" title="One damage, one answer">
+        <Text>
+          Say what it is, how large, on what wood and under what finish. The repair comes with its reasons.
+        </Text>
+        <Button label="Quick answer" kind="main" onPress={() => router.push('/quick')} />
+      </LitCard>
       {due ? (
         <Notice kind="rest" title="Save a copy">
           <View style={{ gap: 8 }}>
@@ -50,12 +56,6 @@ export function PiecesScreen() {
           </View>
         </Notice>
       ) : null}
-      <LitCard eyebrow="No record needed" title="One damage, one answer">
-        <Text>
-          Say what it is, how large, on what wood and under what finish. The repair comes with its reasons.
-        </Text>
-        <Button label="Quick answer" kind="main" onPress={() => router.push('/quick')} />
-      </LitCard>
       <Section title="Pieces">
         {pieces.length === 0 && !loading ? (
           <View style={{ gap: 12 }}>
