@@ -5,9 +5,12 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { checkRoot, createApp } from './app';
+import { createPool, type Pool } from './pool';
 
 let server: Server;
 let base: string;
+let pool: Pool;
+const logged: string[] = [];
 const MORNING = Date.UTC(2026, 2, 2, 5);
 
 beforeAll(async () => {
@@ -18,11 +21,20 @@ beforeAll(async () => {
   writeFileSync(path.join(root, 'index.html'), '<!doctype html><title>app</title>');
   mkdirSync(path.join(root, '_expo/static'), { recursive: true });
   writeFileSync(path.join(root, '_expo/static/a-0123.js'), `${'x = 1;'.repeat(2000)}`);
-  server = createApp({ root: checkRoot(root), seed: 1, now: () => MORNING }).listen(0, '127.0.0.1');
+  pool = createPool({ mostMs: 8000 });
+  const log = (line: string): void => void logged.push(line);
+  server = createApp({ root: checkRoot(root), seed: 1, now: () => MORNING, pool, log }).listen(
+    0,
+    '127.0.0.1',
+  );
   await new Promise((resolve) => server.once('listening', resolve));
   base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 });
-afterAll(() => new Promise((resolve) => server.close(resolve)));
+afterAll(async () => {
+  server.closeAllConnections();
+  await new Promise((resolve) => server.close(resolve));
+  await pool.close();
+});
 
 const post = (name: string, body: string, type = 'application/json') =>
   fetch(`${base}/api/compute/${name}`, { method: 'POST', headers: { 'content-type': type }, body });
@@ -137,4 +149,109 @@ test('what is not there answers as JSON', async () => {
     404,
     { error: 'There is nothing at GET /api/nothing.' },
   ]);
+});
+
+describe('under load', () => {
+  /** Tasks of many pieces that compete for two hands; more tries than can be done in the time there is. */
+  const days = (tries: number): string =>
+    JSON.stringify({
+      tasks: Array.from({ length: 2000 }, (_, i) => ({
+        id: `t${i}`,
+        attendedMin: 5 + ((i * 7) % 50),
+        unattendedMin: (i * 31) % 300,
+        after: i % 10 === 0 ? [] : [`t${i - 1}`],
+        attendedNeeds: { hands: 1 },
+      })),
+      resources: { hands: 2 },
+      start: '2026-03-02T08:00:00',
+      workingHours: { from: '08:00', to: '17:00' },
+      tries,
+    });
+  const answered = async (response: Response) => ({
+    status: response.status,
+    retry: response.headers.get('retry-after'),
+    error: ((await response.json()) as { error: string }).error,
+  });
+
+  test('what is too much by far is refused before it is begun', async () => {
+    const { status, error } = await answered(await post('bench.schedule', days(20_000)));
+    expect([status, error]).toEqual([400, expect.stringContaining('The tasks times the tries is 40000000')]);
+  });
+
+  test('health answers while threads work; the queue is short, and work is stopped in time', async () => {
+    const asked = Array.from({ length: 14 }, () => post('bench.schedule', days(1900)).then(answered));
+    for (let i = 0; i < 5; i++) {
+      await new Promise((resolve) => setTimeout(resolve, 100));
+      expect(await (await fetch(`${base}/api/health`)).json()).toEqual({ ok: true });
+    }
+    const answers = await Promise.all(asked);
+    expect(answers.filter((a) => a.status === 503).every((a) => Number(a.retry) > 0)).toBe(true);
+    expect(answers.some((a) => a.error.includes('at work on others'))).toBe(true);
+    expect(answers.some((a) => a.error.includes('took longer than 8 s'))).toBe(true);
+    // Afterwards it works as before.
+    const after = await post('job.tasks', '{}');
+    expect(await answered(after)).toMatchObject({ status: 400, error: 'job.tasks: "piece" is required.' });
+  }, 60_000);
+
+  test('work that nobody waits for any more is stopped', async () => {
+    const stop = new AbortController();
+    const gone = fetch(`${base}/api/compute/bench.schedule`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: days(1900),
+      signal: stop.signal,
+    });
+    setTimeout(() => stop.abort(), 300);
+    await expect(gone).rejects.toThrow();
+    // The one thread is free for the next at once, not when the time of the last is over.
+    const next = await answered(await post('job.tasks', '{}'));
+    expect(next).toMatchObject({ status: 400, error: 'job.tasks: "piece" is required.' });
+  }, 30_000);
+});
+
+test.each([[''], ['text/plain'], ['application/x-www-form-urlencoded']])(
+  'a body as %p is 415',
+  async (type) => {
+    const answer = await fetch(`${base}/api/compute/units.length`, {
+      method: 'POST',
+      headers: type ? { 'content-type': type } : {},
+      body: new TextEncoder().encode('{"text":"3"}'),
+    });
+    expect([answer.status, await answer.json()]).toEqual([
+      415,
+      { error: 'Send the input as application/json.' },
+    ]);
+  },
+);
+
+test('a message is a few lines, however long what was sent', async () => {
+  const answer = await post('units.length', JSON.stringify({ text: 'x'.repeat(100_000) }));
+  expect((await answer.text()).length).toBeLessThan(700);
+});
+
+test('a fault is logged with its place and without what was sent', async () => {
+  const broken = createApp({
+    root: '.',
+    seed: 1,
+    now: () => MORNING,
+    pool: {
+      isFull: () => false,
+      run: () => Promise.reject(new Error('inside')),
+      close: async () => undefined,
+    },
+    log: (line) => void logged.push(line),
+  }).listen(0, '127.0.0.1');
+  await new Promise((resolve) => broken.once('listening', resolve));
+  const { port } = broken.address() as AddressInfo;
+  const answer = await fetch(`http://127.0.0.1:${port}/api/compute/units.length`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: '{"text":"a secret"}',
+  });
+  expect([answer.status, await answer.text()]).toEqual([500, expect.not.stringContaining('inside')]);
+  const [line = ''] = logged.slice(-1);
+  expect(line).toContain('POST /api/compute/units.length: Error: inside');
+  expect(line).not.toContain('secret');
+  broken.closeAllConnections();
+  await new Promise((resolve) => broken.close(resolve));
 });

@@ -1,11 +1,12 @@
 import compression from 'compression';
-import express, { type ErrorRequestHandler, type Express, type Request } from 'express';
+import express, { type ErrorRequestHandler, type Express, type Request, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { localFrom } from '../src/core/calendar';
 import { simulatedClimate } from '../src/core/climate';
-import { compute, COMPUTATIONS } from '../src/core/computations';
+import { COMPUTATIONS } from '../src/core/computations';
+import { Busy, RETRY_AFTER_S, TooLong, type Pool } from './pool';
 import { simulatedCaliper, simulatedMoistureMeter } from '../src/core/readings';
 
 export type ServerOptions = {
@@ -15,12 +16,27 @@ export type ServerOptions = {
   seed: number;
   /** Local time of the shop in milliseconds since 1970. */
   now: () => number;
+  pool: Pool;
+  /** Told of what failed here; never of what was sent. */
+  log?: (line: string) => void;
 };
 
 const COMPUTE_LIMIT = '2mb';
 
+/** A message is a few lines, whatever was sent. */
+const MOST_LETTERS = 600;
+const brief = (text: string): string =>
+  text.length > MOST_LETTERS ? `${text.slice(0, MOST_LETTERS)} …` : text;
+
+function statusOf(error: unknown): number {
+  if (error instanceof RangeError) return 400;
+  if (error instanceof Busy || error instanceof TooLong) return 503;
+  const given = typeof error === 'object' && error !== null && 'status' in error ? error.status : undefined;
+  return typeof given === 'number' && given >= 400 && given < 500 ? given : 500;
+}
+
 /** Serves the exported app, the registry over HTTP and the simulated instruments. It stores nothing. */
-export function createApp({ root, seed, now }: ServerOptions): Express {
+export function createApp({ root, seed, now, pool, log = console.error }: ServerOptions): Express {
   const app = express();
   app.use(compression());
   app.use(
@@ -63,8 +79,18 @@ export function createApp({ root, seed, now }: ServerOptions): Express {
       res.set('Cache-Control', 'no-store').json(read(seed + ++readings, localFrom(now() / 60_000)));
     });
   }
+  // Who would be sent away is, before what was sent is read.
+  const admit: RequestHandler = (req, res, next) => {
+    if (!req.is('application/json')) {
+      res.status(415).json({ error: 'Send the input as application/json.' });
+      return;
+    }
+    if (pool.isFull()) throw new Busy('The server is at work on others. Ask again in some seconds.');
+    next();
+  };
   app.post(
     '/api/compute/:name',
+    admit,
     express.json({ limit: COMPUTE_LIMIT }),
     async (req: Request<{ name: string }>, res) => {
       const { name } = req.params;
@@ -76,8 +102,7 @@ export function createApp({ root, seed, now }: ServerOptions): Express {
       }
       const stop = new AbortController();
       res.on('close', () => stop.abort());
-      const pause = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
-      res.json(await compute(name, req.body, { signal: stop.signal, pause }));
+      res.json(await pool.run(name, req.body, stop.signal));
     },
   );
   app.use('/api', (req, res) => {
@@ -100,23 +125,21 @@ export function createApp({ root, seed, now }: ServerOptions): Express {
     else res.set('Cache-Control', 'no-cache').sendFile(path.join(root, 'index.html'));
   });
 
-  const onError: ErrorRequestHandler = (error: unknown, _req, res, next) => {
+  const onError: ErrorRequestHandler = (error: unknown, req, res, next) => {
     if (res.headersSent || res.destroyed) return next(error);
-    const status =
-      error instanceof RangeError
-        ? 400
-        : typeof error === 'object' && error !== null && 'status' in error && typeof error.status === 'number'
-          ? error.status
-          : 500;
+    const status = statusOf(error);
+    if (status === 500)
+      log(`${req.method} ${req.path.slice(0, 200)}: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}`); // prettier-ignore
+    if (status === 503) res.set('Retry-After', String(RETRY_AFTER_S));
     const message =
       status === 413
         ? `The input is larger than ${COMPUTE_LIMIT}.`
-        : status >= 500
+        : status === 500
           ? 'The server failed on this. Nothing was stored; try again.'
           : error instanceof Error
             ? error.message
             : 'Not found';
-    res.status(status).json({ error: message });
+    res.status(status).json({ error: brief(message) });
   };
   app.use(onError);
   return app;

@@ -1,0 +1,79 @@
+import path from 'node:path';
+import { Piscina } from 'piscina';
+import { compute } from '../src/core/computations';
+import { assertAffordable } from './cost';
+
+/** Threads that compute. One core stays with the answers. */
+const THREADS = 1;
+/** So many wait; who comes after that is asked to come again. */
+const MOST_WAITING = 8;
+/** Nothing that a page asks for takes so long. */
+const MOST_MS = 30_000;
+/** In that time a thread is free again. */
+export const RETRY_AFTER_S = 5;
+
+/** What takes less than a breath is done on the spot. */
+const LIGHT: ReadonlySet<string> = new Set([
+  'wood.moisture',
+  'wood.movement',
+  'colour.difference',
+  'geometry.rectify',
+  'press.camber',
+  'finish.test',
+  'units.length',
+]);
+
+export class Busy extends Error {
+  override name = 'Busy';
+}
+export class TooLong extends Error {
+  override name = 'TooLong';
+}
+
+export type Pool = {
+  isFull: () => boolean;
+  /** @throws RangeError for bad input, Busy, TooLong, or AbortError when nobody waits any more */
+  run: (name: string, input: unknown, signal: AbortSignal) => Promise<unknown>;
+  close: () => Promise<void>;
+};
+
+type Outcome = { value: unknown } | { error: string; kind: 'input' | 'other' };
+
+/** Heavy computations in threads, with a time limit and a short queue. A thread whose work is not wanted any more is ended. */
+export function createPool({ mostMs = MOST_MS }: { mostMs?: number } = {}): Pool {
+  const threads = new Piscina({
+    filename: path.join(__dirname, 'compute.worker.cjs'),
+    minThreads: 0,
+    maxThreads: THREADS,
+    maxQueue: MOST_WAITING,
+    idleTimeout: 60_000,
+  });
+  let closed = false;
+  const isFull = (): boolean => threads.queueSize >= MOST_WAITING;
+  return {
+    isFull,
+    async run(name, input, signal) {
+      assertAffordable(name, input);
+      if (LIGHT.has(name)) return compute(name, input, { signal });
+      if (isFull() || closed) throw new Busy('The server is at work on others. Ask again in some seconds.');
+      const limit = AbortSignal.timeout(mostMs);
+      const stop = AbortSignal.any([signal, limit]);
+      let outcome: Outcome;
+      try {
+        outcome = (await threads.run({ name, input }, { signal: stop })) as Outcome;
+      } catch (error) {
+        if (limit.aborted)
+          throw new TooLong(
+            `This took longer than ${mostMs / 1000} s and was stopped. Ask for less: fewer tasks, fewer tries, or a coarser grid.`,
+          );
+        throw error;
+      }
+      if ('value' in outcome) return outcome.value;
+      throw outcome.kind === 'input' ? new RangeError(outcome.error) : new Error(outcome.error);
+    },
+    async close() {
+      closed = true;
+      await threads.destroy();
+    },
+  };
+}
