@@ -43,7 +43,8 @@ type Outcome = { value: unknown } | { error: string; kind: 'input' | 'other' };
 export function createPool({ mostMs = MOST_MS }: { mostMs?: number } = {}): Pool {
   const threads = new Piscina({
     filename: path.join(__dirname, 'compute.worker.cjs'),
-    minThreads: 0,
+    // Whoever waits when a thread is ended gets a new one only so.
+    minThreads: THREADS,
     maxThreads: THREADS,
     maxQueue: MOST_WAITING,
     idleTimeout: 60_000,
@@ -56,17 +57,26 @@ export function createPool({ mostMs = MOST_MS }: { mostMs?: number } = {}): Pool
       assertAffordable(name, input);
       if (LIGHT.has(name)) return compute(name, input, { signal });
       if (isFull() || closed) throw new Busy('The server is at work on others. Ask again in some seconds.');
-      const limit = AbortSignal.timeout(mostMs);
-      const stop = AbortSignal.any([signal, limit]);
+      const stop = new AbortController();
+      const leave = (): void => stop.abort();
+      let over = false;
+      const timer = setTimeout(() => {
+        over = true;
+        stop.abort();
+      }, mostMs);
+      signal.addEventListener('abort', leave, { once: true });
       let outcome: Outcome;
       try {
-        outcome = (await threads.run({ name, input }, { signal: stop })) as Outcome;
+        outcome = (await threads.run({ name, input }, { signal: stop.signal })) as Outcome;
       } catch (error) {
-        if (limit.aborted)
+        if (over)
           throw new TooLong(
             `This took longer than ${mostMs / 1000} s and was stopped. Ask for less: fewer tasks, fewer tries, or a coarser grid.`,
           );
         throw error;
+      } finally {
+        clearTimeout(timer);
+        signal.removeEventListener('abort', leave);
       }
       if ('value' in outcome) return outcome.value;
       throw outcome.kind === 'input' ? new RangeError(outcome.error) : new Error(outcome.error);
