@@ -20,7 +20,11 @@ module.exports = {
     only('screens-below-app', '^src/screens/', ['^src/(core|records|worker|instruments|ui|testing)/']),
     only('app-renders-screens', '^app/', ['^src/(screens|ui)/']),
     only('server-on-core', '^server/', ['^src/core/']),
-    only('demo-on-records', '^demo/(?!units)', ['^src/(core|records|worker)/', '^scripts/schema']),
+    only('demo-on-records', '^demo/(?!units)', [
+      '^src/(core|records|worker)/',
+      '^src/testing/memoryStorage',
+      '^scripts/schema',
+    ]),
     only('scripts', '^scripts/', ['^src/core/', '^src/records/', '^demo/']),
     {
       name: 'screens-hold-no-sums',

@@ -9,14 +9,16 @@ const result = await generateSW({
   swDest: `${dist}/sw.js`,
   globDirectory: dist,
   globPatterns: ['**/*.{js,css,html,json,png,ico,svg,ttf,woff2,webmanifest}'],
-  globIgnores: ['sw.js', '**/*.map', 'metadata.json', 'demo/**'],
+  globIgnores: ['sw.js', 'shared-photos.js', '**/*.map', 'metadata.json', 'demo/**'],
   navigateFallback: '/index.html',
   navigateFallbackDenylist: [/^\/api\//],
   dontCacheBustURLsMatching: /[.-][0-9a-f]{32}(@\dx)?\./,
   maximumFileSizeToCacheInBytes: 6 * 1024 * 1024,
   cleanupOutdatedCaches: true,
   clientsClaim: true,
-  skipWaiting: true,
+  // A new version waits until the page that is open takes it up: what it still has to load is of the old one.
+  skipWaiting: false,
+  importScripts: ['shared-photos.js'],
 });
 for (const warning of result.warnings) console.warn(warning);
 console.log(`sw.js: ${result.count} files, ${(result.size / 1048576).toFixed(2)} MiB kept for offline use`);

@@ -5,7 +5,7 @@ import Lamp from 'lucide-react-native/icons/lamp-desk';
 import Warehouse from 'lucide-react-native/icons/warehouse';
 import { useEffect, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
-import { StyleSheet, useColorScheme, View } from 'react-native';
+import { Pressable, StyleSheet, useColorScheme, View } from 'react-native';
 import { useNewer, useOtherWindows, useTrouble } from '@/records/changes';
 import { useLook } from '@/records/look';
 import {
@@ -21,6 +21,9 @@ import {
 } from '@/ui';
 import { Broken } from './shared/Broken';
 import { useWide } from './shared/Page';
+// The browser offers the home screen while the first page loads.
+import './useInstall';
+import { useNewVersion } from './useNewVersion';
 
 const PLACES = [
   { href: '/', label: 'Pieces', Icon: Lamp, under: ['/piece', '/face', '/damage', '/quick'] },
@@ -42,7 +45,7 @@ export function Frame({ children }: { children: ReactNode }) {
   const newer = useNewer();
   const trouble = useTrouble();
   useOtherWindows();
-  useServiceWorker();
+  const takeUp = useNewVersion();
   useEffect(() => {
     document.documentElement.style.background = theme.ground;
     document.documentElement.style.colorScheme = dark ? 'dark' : 'light';
@@ -54,6 +57,7 @@ export function Frame({ children }: { children: ReactNode }) {
           <View style={[styles.frame, wide && styles.frameWide, { backgroundColor: theme.ground }]}>
             {wide && !focused ? <Places wide /> : null}
             <View role="main" style={styles.main}>
+              {takeUp && !focused ? <NewVersion onTake={takeUp} /> : null}
               {newer ? (
                 <Notice kind="stop" title="A newer version of the app has written here">
                   This page shows what is there and changes nothing. All that was saved is safe. Reload the
@@ -114,19 +118,19 @@ function Places({ wide = false }: { wide?: boolean }) {
   );
 }
 
-const OFFLINE_AFTER_MS = 3000;
-
-/** Offline after the first load; only in the exported build, where the file exists. */
-function useServiceWorker(): void {
-  useEffect(() => {
-    if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
-    // It fetches the whole app; the first page comes first.
-    const timer = setTimeout(
-      () => navigator.serviceWorker.register('/sw.js').catch(() => undefined),
-      OFFLINE_AFTER_MS,
-    );
-    return () => clearTimeout(timer);
-  }, []);
+/** A quiet line: a newer version is ready, and waits until it suits. */
+function NewVersion({ onTake }: { onTake: () => void }) {
+  const theme = useTheme();
+  return (
+    <View role="status" style={[styles.newer, { borderColor: theme.line }]}>
+      <Text kind="label">A newer version is ready.</Text>
+      <Pressable role="button" aria-label="Use the newer version" onPress={onTake} style={styles.take}>
+        <Text kind="label" tone="lampText" style={{ textDecorationLine: 'underline' }}>
+          Use it now
+        </Text>
+      </Pressable>
+    </View>
+  );
 }
 
 const styles = StyleSheet.create({
@@ -137,6 +141,14 @@ const styles = StyleSheet.create({
   rail: { flexDirection: 'column', width: 84, height: '100%', paddingTop: space(4) },
   place: { flex: 1, display: 'flex' },
   placeWide: { flexGrow: 0, flexShrink: 0, flexBasis: 72 },
+  newer: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    paddingHorizontal: space(5),
+    borderBottomWidth: 1,
+  },
+  take: { minHeight: 44, justifyContent: 'center' },
   placeInner: { flex: 1, alignItems: 'center', justifyContent: 'center', gap: 2 },
   litTop: { borderTopWidth: 3 },
   litLeft: { borderLeftWidth: 3 },

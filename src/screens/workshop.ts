@@ -27,4 +27,5 @@ export { TapScreen } from './survey/TapScreen';
 export { TestsScreen } from './survey/TestsScreen';
 export { WaysScreen } from './ways/WaysScreen';
 export { addPiece } from './pieces/addPiece';
+export { SharedScreen } from './sharing/SharedScreen';
 export { SheetScreen } from './sheet/SheetScreen';

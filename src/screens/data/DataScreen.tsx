@@ -7,6 +7,7 @@ import { useFront } from '@/records/front';
 import { Button, LitCard, Notice, Progress, Section, Text } from '@/ui';
 import { Page, Pane } from '../shared/Page';
 import { useAct } from '../shared/useAct';
+import { useInstall } from '../useInstall';
 import { ReadInSection } from './ReadInSection';
 import { RoomSection } from './RoomSection';
 import { useSaving } from './useSaving';
@@ -26,8 +27,30 @@ export function DataScreen() {
       }
     >
       <RoomSection />
+      <HomeScreenSection />
       <AsideSection />
     </Page>
+  );
+}
+
+function HomeScreenSection() {
+  const install = useInstall();
+  const act = useAct();
+  return (
+    <Section title="On the home screen">
+      <Text kind="quiet">
+        There it opens by itself, works without a network, takes photos from the gallery, and the browser
+        keeps its data more firmly.
+      </Text>
+      {install ? (
+        <Button label="Put it on the home screen" onPress={() => act(install)} />
+      ) : (
+        <Text>
+          Look for “Add to home screen” or “Install” in the browser’s own menu, unless it stands there
+          already.
+        </Text>
+      )}
+    </Section>
   );
 }
 

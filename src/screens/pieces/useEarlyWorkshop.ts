@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { loadWorkshop } from '../fromWorkshop';
+import { loadEarly } from '../fromWorkshop';
 
 /** A finger or a key is down before the page it asks for is opened: the other pages begin to load in between. */
 const SIGNS = ['pointerdown', 'pointermove', 'keydown'] as const;
@@ -11,7 +11,7 @@ export function useEarlyWorkshop(): void {
   useEffect(() => {
     const load = (): void => {
       stop();
-      void loadWorkshop().catch(() => undefined);
+      loadEarly();
     };
     const timer = setTimeout(load, STILL_MS);
     const stop = (): void => {
