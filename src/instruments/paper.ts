@@ -26,14 +26,16 @@ export function downloadBlob(blob: Blob, name: string): void {
   setTimeout(() => URL.revokeObjectURL(url), 60_000);
 }
 
-/** Pages as a PDF. The library is loaded only now. */
-export async function downloadPdf(title: string, pages: readonly Page[], name: string): Promise<void> {
+/** Pages as a PDF. The library is loaded only now. @returns letters that the printed face has not */
+export async function downloadPdf(title: string, pages: readonly Page[], name: string): Promise<string[]> {
   const [{ toPdf }, regular, bold] = await Promise.all([
     import('@/core/pdf'),
     font(regularFont),
     font(boldFont),
   ]);
-  download(await toPdf(title, pages, { regular, bold }), name, 'application/pdf');
+  const { bytes, missing } = await toPdf(title, pages, { regular, bold });
+  download(bytes, name, 'application/pdf');
+  return missing;
 }
 
 /** Hands a document to the browser's own print dialog. */

@@ -1,5 +1,5 @@
 import { damageLabel, measuredWords, repairWords, type Damage, type Face, type LogEntry, type Named, type Piece, type Shop } from '../job'; // prettier-ignore
-import { setPages, type Block, type Page } from '../print';
+import { jpegBytes, setPages, type Block, type Page } from '../print';
 import { FINISH_GOALS, SCHOOLS } from '../terms';
 import { formatMinutes } from '../units';
 
@@ -17,15 +17,14 @@ type Input = {
   area: (mm2: number) => string;
 };
 
-function bytesOf(base64: string): Uint8Array {
-  return Uint8Array.from(atob(base64), (c) => c.charCodeAt(0));
-}
+/** The frame of a photo that is gone is as wide for its height. */
+const LOST_ASPECT = 1.5;
 
 /** The record of a piece for paper: what was found, what was chosen, what was done and with which photos. */
 export function recordPages({ piece, faces, damages, log, pictures, shop, length, area }: Input): Page[] {
   const picture = (id: string, caption: string): { caption: string; jpeg: Uint8Array; aspect: number }[] => {
     const p = pictures.get(id);
-    return p ? [{ caption, jpeg: bytesOf(p.jpeg), aspect: p.widthPx / p.heightPx }] : [];
+    return [{ caption, jpeg: jpegBytes(p?.jpeg ?? ''), aspect: p ? p.widthPx / p.heightPx : LOST_ASPECT }];
   };
   const blocks: Block[] = [
     { kind: 'heading', level: 1, text: piece.body.name },

@@ -74,8 +74,31 @@ function longestRun(page: ReturnType<typeof rendered>, fromY: number, toY: numbe
   return longest;
 }
 
+test('a photo that cannot be opened stands as a frame with its name, and the others are printed', async () => {
+  const broken = Uint8Array.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3]);
+  const pages = setPages(
+    [
+      { kind: 'pictures', items: [{ caption: 'Before, raking light', jpeg: broken, aspect: 1.5 }] },
+      { kind: 'paragraph', text: 'Woodworm, Жук, and Sto\u0308hr\u0007' },
+    ],
+    'a4',
+    'foot',
+  );
+  const { bytes, missing } = await toPdf('Record', pages, fonts());
+  const file = path.join(mkdtempSync(path.join(tmpdir(), 'sheet-')), 'sheet.pdf');
+  writeFileSync(file, bytes);
+  const text = execFileSync('pdftotext', [file, '-']).toString();
+  expect(text).toContain('This photo cannot be opened.');
+  expect(text).toContain('Before, raking light');
+  expect(text).toContain('Stöhr');
+  expect(missing).toEqual(['Ж', 'у', 'к']);
+  const svg = toSvg(pages[0] ?? { widthMm: 0, heightMm: 0, marks: [] });
+  // A picture that a browser cannot decode is not handed to it as a broken one.
+  expect(svg).not.toContain('\u0007');
+});
+
 test('the check bar of the PDF measures 100 mm when poppler draws it', async () => {
-  const page = rendered(await toPdf('Patch', sheetFor(SMALL), fonts()), 1);
+  const page = rendered((await toPdf('Patch', sheetFor(SMALL), fonts())).bytes, 1);
   expect(page.width / 10).toBeCloseTo(210, 0);
   // At 10 dots per mm a line of 100 mm is 1000 dots and the width of its end ticks.
   const run = longestRun(page, 2650, 2850);
@@ -84,7 +107,7 @@ test('the check bar of the PDF measures 100 mm when poppler draws it', async () 
 });
 
 test('it asks the reader not to scale, and its text can be read out', async () => {
-  const bytes = await toPdf('Patch', sheetFor(SMALL), fonts());
+  const bytes = (await toPdf('Patch', sheetFor(SMALL), fonts())).bytes;
   const document = await PDFDocument.load(bytes);
   expect(document.catalog.getViewerPreferences()?.getPrintScaling()).toBe(PrintScaling.None);
   const file = path.join(mkdtempSync(path.join(tmpdir(), 'sheet-')), 'sheet.pdf');
@@ -97,7 +120,7 @@ test('it asks the reader not to scale, and its text can be read out', async () =
 test('a patch larger than the paper runs over pages, each with its bar and its place', async () => {
   const pages = sheetFor(LARGE);
   expect(pages.length).toBeGreaterThan(1);
-  const pdf = await toPdf('Patch', pages, fonts());
+  const pdf = (await toPdf('Patch', pages, fonts())).bytes;
   const last = rendered(pdf, pages.length);
   expect(longestRun(last, 2650, 2850)).toBeGreaterThanOrEqual(998);
   const words = pages.map((p) => p.marks.flatMap((m) => (m.kind === 'text' ? [m.text] : [])).join(' '));

@@ -8,7 +8,7 @@ import {
   type PDFImage,
   type PDFPage,
 } from 'pdf-lib';
-import type { Mark, Page } from '../print';
+import { inLettersOf, isJpeg, printable, unprintedPicture, type Mark, type Page } from '../print';
 
 const PT_PER_MM = 72 / 25.4;
 
@@ -20,11 +20,15 @@ type Kit = {
   height: number;
   regular: PDFFont;
   bold: PDFFont;
+  /** What the face has, and what it was found not to have. */
+  letters: ReadonlySet<number>;
+  missing: Set<string>;
   grey: (v?: number) => Color;
   embed: (jpeg: Uint8Array) => Promise<PDFImage>;
 };
 
-async function draw(mark: Mark, { page, height, regular, bold, grey, embed }: Kit): Promise<void> {
+async function draw(mark: Mark, kit: Kit): Promise<void> {
+  const { page, height, regular, bold, letters, missing, grey, embed } = kit;
   const pt = (mm: number): number => mm * PT_PER_MM;
   const y = (mm: number): number => pt(height - mm);
   const dash = (dashed?: boolean) => (dashed ? { dashArray: [pt(2), pt(1.5)] } : {});
@@ -63,8 +67,7 @@ async function draw(mark: Mark, { page, height, regular, bold, grey, embed }: Ki
       return;
     case 'text': {
       const font = mark.bold ? bold : regular;
-      const known = new Set(font.getCharacterSet());
-      const text = [...mark.text].map((c) => (known.has(c.codePointAt(0) ?? 0) ? c : '?')).join('');
+      const text = inLettersOf(mark.text, (c) => letters.has(c), missing);
       const size = pt(mark.sizeMm);
       // Digits of the text face stand seven tenths of its size high.
       const [left, drop] = mark.centred ? [font.widthOfTextAtSize(text, size) / 2, 0.35 * size] : [0, 0];
@@ -77,13 +80,19 @@ async function draw(mark: Mark, { page, height, regular, bold, grey, embed }: Ki
       });
       return;
     }
-    case 'picture':
-      page.drawImage(await embed(mark.jpeg), {
+    case 'picture': {
+      const image = isJpeg(mark.jpeg) ? await embed(mark.jpeg).catch(() => undefined) : undefined;
+      if (!image) {
+        for (const part of unprintedPicture(mark)) await draw(part, kit);
+        return;
+      }
+      page.drawImage(image, {
         x: pt(mark.at[0]),
         y: y(mark.at[1] + mark.heightMm),
         width: pt(mark.widthMm),
         height: pt(mark.heightMm),
       });
+    }
   }
 }
 
@@ -91,16 +100,22 @@ async function draw(mark: Mark, { page, height, regular, bold, grey, embed }: Ki
  * Pages as a PDF at true size; readers are asked not to scale it when printing.
  *
  * @param title shown by readers
- * @returns the file's bytes
+ * @returns the file's bytes, and the letters that the face has not
  */
-export async function toPdf(title: string, pages: readonly Page[], fonts: PrintFonts): Promise<Uint8Array> {
+export async function toPdf(
+  title: string,
+  pages: readonly Page[],
+  fonts: PrintFonts,
+): Promise<{ bytes: Uint8Array; missing: string[] }> {
   const document = await PDFDocument.create();
   document.registerFontkit(fontkit);
-  document.setTitle(title, { showInWindowTitleBar: true });
+  document.setTitle(printable(title), { showInWindowTitleBar: true });
   document.setCreator('Rustic Lantern');
   document.catalog.getOrCreateViewerPreferences().setPrintScaling(PrintScaling.None);
   const regular = await document.embedFont(fonts.regular, { subset: false });
   const bold = await document.embedFont(fonts.bold, { subset: false });
+  const letters = new Set(regular.getCharacterSet());
+  const missing = new Set<string>();
   for (const { widthMm, heightMm, marks } of pages) {
     const page = document.addPage([widthMm * PT_PER_MM, heightMm * PT_PER_MM]);
     const kit: Kit = {
@@ -108,10 +123,12 @@ export async function toPdf(title: string, pages: readonly Page[], fonts: PrintF
       height: heightMm,
       regular,
       bold,
+      letters,
+      missing,
       grey: (v = 0) => rgb(v, v, v),
       embed: (jpeg) => document.embedJpg(jpeg),
     };
     for (const mark of marks) await draw(mark, kit);
   }
-  return document.save();
+  return { bytes: await document.save(), missing: [...missing] };
 }

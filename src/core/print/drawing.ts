@@ -17,7 +17,17 @@ export type Mark =
       grey?: number;
       centred?: boolean;
     }
-  | { kind: 'picture'; at: Point; widthMm: number; heightMm: number; jpeg: Uint8Array };
+  | PictureMark;
+
+/** A photo; its name stands in its place when it cannot be opened. */
+export type PictureMark = {
+  kind: 'picture';
+  at: Point;
+  widthMm: number;
+  heightMm: number;
+  jpeg: Uint8Array;
+  name?: string;
+};
 
 export type Page = { widthMm: number; heightMm: number; marks: Mark[] };
 
@@ -27,6 +37,30 @@ export const PAPERS: Record<Paper, { widthMm: number; heightMm: number }> = {
   a4: { widthMm: 210, heightMm: 297 },
   letter: { widthMm: 215.9, heightMm: 279.4 },
 };
+
+/** Whether bytes begin as those of a JPEG do. */
+export const isJpeg = (bytes: Uint8Array): boolean =>
+  bytes.length > 3 && bytes[0] === 0xff && bytes[1] === 0xd8 && bytes[2] === 0xff;
+
+/** Bytes of a stored photo; none when they are damaged, so that its name is printed in its place. */
+export function jpegBytes(base64: string): Uint8Array {
+  try {
+    return Uint8Array.from(atob(base64), (c) => c.charCodeAt(0));
+  } catch {
+    return new Uint8Array();
+  }
+}
+
+/** A frame with the name of a photo that cannot be opened, where the photo would be. */
+export function unprintedPicture({ at: [x, y], widthMm, heightMm, name }: PictureMark): Mark[] {
+  const points: Polygon = [[x, y], [x + widthMm, y], [x + widthMm, y + heightMm], [x, y + heightMm]]; // prettier-ignore
+  const text = (line: string, down: number): Mark => ({ kind: 'text', at: [x + 3, y + down], text: line, sizeMm: 3, grey: 0.35 }); // prettier-ignore
+  return [
+    { kind: 'polygon', points, widthMm: 0.3, dashed: true, grey: 0.35 },
+    text('This photo cannot be opened.', 7),
+    ...(name ? [text(name.slice(0, 60), 12)] : []),
+  ];
+}
 
 /** A bar of exactly 100 mm with end ticks, so that a print can be checked with a rule before anything is cut. */
 export function checkBar([x, y]: Point): Mark[] {

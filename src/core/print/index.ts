@@ -1,4 +1,15 @@
-export { checkBar, PAPERS, PAPERS_SOURCE, type Mark, type Page, type Paper } from './drawing';
+export {
+  checkBar,
+  isJpeg,
+  jpegBytes,
+  PAPERS,
+  PAPERS_SOURCE,
+  unprintedPicture,
+  type Mark,
+  type Page,
+  type Paper,
+} from './drawing';
+export { inLettersOf, missingWords, printable } from './letters';
 export { toSvg } from './svg';
 export { pagesInUnits } from './pagesInUnits';
 export { patchSheet, type PatchSheetInput } from './patchSheet';

@@ -1,7 +1,8 @@
-import type { Mark, Page } from './drawing';
+import { isJpeg, unprintedPicture, type Mark, type Page } from './drawing';
+import { printable } from './letters';
 
 export const escapeXml = (text: string): string =>
-  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
+  printable(text).replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 const n = (v: number): string => String(Math.round(v * 1000) / 1000);
 const ink = (grey = 0): string => {
   const v = Math.round(grey * 255);
@@ -27,6 +28,7 @@ function element(mark: Mark): string {
       return `<text x="${n(mark.at[0])}" y="${n(mark.at[1])}" font-size="${n(mark.sizeMm)}" font-family="sans-serif" fill="${ink(mark.grey)}"${weight}${middle}>${escapeXml(mark.text)}</text>`;
     }
     case 'picture': {
+      if (!isJpeg(mark.jpeg)) return unprintedPicture(mark).map(element).join('');
       let binary = '';
       for (const byte of mark.jpeg) binary += String.fromCharCode(byte);
       return `<image x="${n(mark.at[0])}" y="${n(mark.at[1])}" width="${n(mark.widthMm)}" height="${n(mark.heightMm)}" href="data:image/jpeg;base64,${btoa(binary)}"/>`;

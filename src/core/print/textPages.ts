@@ -22,10 +22,11 @@ export function breakLines(text: string, most: number): string[] {
     let line = '';
     for (const word of paragraph.split(/\s+/)) {
       for (let rest = word; rest !== '';) {
-        const piece = rest.slice(0, most);
-        rest = rest.slice(most);
+        // Counted in letters, so that none is torn in two.
+        const piece = [...rest].slice(0, most).join('');
+        rest = rest.slice(piece.length);
         if (line === '') line = piece;
-        else if (line.length + 1 + piece.length <= most) line += ` ${piece}`;
+        else if ([...line].length + 1 + [...piece].length <= most) line += ` ${piece}`;
         else {
           lines.push(line);
           line = piece;
@@ -130,7 +131,14 @@ export function setPages(blocks: readonly Block[], paper: Paper, footer: string)
           pair.forEach((p, k) => {
             const h = Math.min(90, width / p.aspect);
             const at = [MARGIN_MM + k * (width + 6), y + 3] as const;
-            marks.push({ kind: 'picture', at, widthMm: h * p.aspect, heightMm: h, jpeg: p.jpeg });
+            marks.push({
+              kind: 'picture',
+              at,
+              widthMm: h * p.aspect,
+              heightMm: h,
+              jpeg: p.jpeg,
+              name: p.caption,
+            });
             marks.push({ kind: 'text', at: [at[0], y + height + 7], text: p.caption, sizeMm: 3 });
           });
           y += height + 10;

@@ -34,10 +34,11 @@ import { Elsewhere } from '../shared/Elsewhere';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
-import { download, downloadPdf, fileName } from '@/instruments';
+import { download, fileName } from '@/instruments';
 import { Tone, PhotoSwatch } from '../shared/Swatch';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
+import { usePdf } from '../shared/usePdf';
 import { useChange } from '../shared/useChange';
 import { cautionsOf } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
@@ -59,6 +60,7 @@ export function PatchScreen() {
   const stockTones = useStockTones();
   const change = useChange();
   const act = useAct();
+  const pdf = usePdf();
   const { unit, length, area } = useUnits();
   const { damage, face, piece, onFace, treated, method } = view;
   const old = useOldTones(damage, face, onFace);
@@ -272,9 +274,7 @@ export function PatchScreen() {
             <Button
               label="Print the patch (PDF)"
               kind={chosen ? 'plain' : 'main'}
-              onPress={() =>
-                act(() => downloadPdf(`Patch ${damageLabel(damage.body)}`, sheet(patch), `${name}.pdf`))
-              }
+              onPress={() => act(() => pdf(`Patch ${damageLabel(damage.body)}`, sheet(patch), `${name}.pdf`))}
             />
             <Button
               label="Save as SVG"

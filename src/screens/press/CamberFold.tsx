@@ -6,8 +6,9 @@ import { caulPages } from '@/core/papers';
 import type { Paper } from '@/core/print';
 import { describeSource } from '@/core/sources';
 import { Button, Figure, Fold, fonts, materials, Notice, Row, Text, UnitsContext, useTheme } from '@/ui';
-import { downloadPdf, fileName } from '@/instruments';
+import { fileName } from '@/instruments';
 import { useAct } from '../shared/useAct';
+import { usePdf } from '../shared/usePdf';
 import { useUnits } from '../shared/useUnits';
 import { attempt } from '@/core/check';
 import { bowOf, LEAST_BOW_MM, type PressPlan } from '@/core/job';
@@ -16,6 +17,7 @@ import { bowOf, LEAST_BOW_MM, type PressPlan } from '@/core/job';
 export function CamberFold({ plan, name, paper }: { plan: PressPlan; name: string; paper: Paper }) {
   const theme = useTheme();
   const act = useAct();
+  const pdf = usePdf();
   const units = useContext(UnitsContext);
   const { length } = useUnits();
   const [caul] = plan.placed.cauls;
@@ -35,7 +37,7 @@ export function CamberFold({ plan, name, paper }: { plan: PressPlan; name: strin
   const slender = camber.midCamberMm > lengthMm * MOST_CAMBER_SHARE;
   const print = (): void =>
     act(() =>
-      downloadPdf(
+      pdf(
         `Caul for ${name}`,
         caulPages(camber, paper, `Caul for ${name}`, units),
         `${fileName(name)}-caul.pdf`,

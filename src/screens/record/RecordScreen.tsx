@@ -15,10 +15,11 @@ import { Button, FilePick, Figure, LitCard, Section, Text, TextField, useSay, us
 import { storePicture } from '@/worker';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
-import { downloadPdf, fileName } from '@/instruments';
+import { fileName } from '@/instruments';
 import { PhotoSwatch } from '../shared/Swatch';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
+import { usePdf } from '../shared/usePdf';
 import { useDraft } from '../shared/useDraft';
 import { usePlan } from '../shared/useBench';
 import { usePieceView } from '../shared/usePiece';
@@ -40,6 +41,7 @@ export function RecordScreen() {
   const { shop } = useShop();
   const { length, area } = useUnits();
   const act = useAct();
+  const pdf = usePdf();
   const say = useSay();
   const [note, setNote, dropNote] = useDraft(`record.${id}`);
   const { piece, faces, damages, log } = view;
@@ -60,7 +62,7 @@ export function RecordScreen() {
         length,
         area,
       });
-      await downloadPdf(`Record of ${piece.body.name}`, pages, `${fileName(piece.body.name)}-record.pdf`);
+      await pdf(`Record of ${piece.body.name}`, pages, `${fileName(piece.body.name)}-record.pdf`);
     });
   const addPhoto = (role: 'before' | 'after') => (file: File) =>
     act(async () => {

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { CONDITION_FORMULA, CONDITION_SOURCE, type Condition } from '@/core/condition';
 import { DAMAGE_KINDS } from '@/core/damage';
-import { toHtml, type Page as Sheet } from '@/core/print';
+import { jpegBytes, toHtml, type Page as Sheet } from '@/core/print';
 import { describeSource } from '@/core/sources';
 import { browserStore, localNow, useShop, type Stored } from '@/records';
 import { Button, Figure, LitCard, Progress, Section, Text, useTheme } from '@/ui';
@@ -11,16 +11,15 @@ import { rectifyFace } from '@/worker';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
-import { download, downloadPdf, fileName, printHtml } from '@/instruments';
+import { download, fileName, printHtml } from '@/instruments';
 import { LinkRow } from '../shared/LinkRow';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
+import { usePdf } from '../shared/usePdf';
 import { usePieceView, type PieceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { reportPages, type ReportPictures } from '@/core/papers';
 import { boardOf, conditionFor, damageLabel, measuredWords, viewOf } from '@/core/job';
-
-const bytesOf = (base64: string): Uint8Array => Uint8Array.from(atob(base64), (c) => c.charCodeAt(0));
 
 /** Everything the report shows that is not in the lists: faces redrawn square on, and the other photos. */
 async function loadPictures(view: PieceView, onProgress: (f: number) => void): Promise<ReportPictures> {
@@ -40,7 +39,10 @@ async function loadPictures(view: PieceView, onProgress: (f: number) => void): P
   for (const id of ids) {
     const stored = await browserStore.get('picture', id);
     if (stored)
-      photos.set(id, { jpeg: bytesOf(stored.body.jpeg), aspect: stored.body.widthPx / stored.body.heightPx });
+      photos.set(id, {
+        jpeg: jpegBytes(stored.body.jpeg),
+        aspect: stored.body.widthPx / stored.body.heightPx,
+      });
   }
   return { faces, photos };
 }
@@ -51,6 +53,7 @@ export function ReportScreen() {
   const view = usePieceView(id);
   const { shop } = useShop();
   const act = useAct();
+  const pdf = usePdf();
   const units = useUnits();
   const [progress, setProgress] = useState<number>();
   const { piece, faces, damages } = view;
@@ -97,7 +100,7 @@ export function ReportScreen() {
             <Button
               label="Report as PDF"
               kind="main"
-              onPress={() => make((pages) => downloadPdf(title, pages, `${name}.pdf`))}
+              onPress={() => make((pages) => pdf(title, pages, `${name}.pdf`))}
             />
             <Button label="Print it" onPress={() => make((pages) => printHtml(toHtml(title, pages)))} />
             <Button

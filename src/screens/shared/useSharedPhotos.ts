@@ -11,14 +11,12 @@ async function look(): Promise<File[]> {
     kept.flatMap((response) =>
       response
         ? [
-            response
-              .blob()
-              .then(
-                (b) =>
-                  new File([b], decodeURIComponent(response.headers.get('x-name') ?? 'photo.jpg'), {
-                    type: b.type,
-                  }),
-              ),
+            response.blob().then(
+              (b) =>
+                new File([b], decodeURIComponent(response.headers.get('x-name') ?? 'photo.jpg'), {
+                  type: b.type,
+                }),
+            ),
           ]
         : [],
     ),
