@@ -38,7 +38,8 @@ export function benchInput(
       attendedNeeds: t.attendedNeeds,
     };
     if (entry) {
-      const start = minutesFrom(entry.doneAt) - entry.actualMin;
+      // What was done later than now was done by another clock: no wait is longer than the glue's own.
+      const start = Math.min(minutesFrom(entry.doneAt), minutesFrom(now)) - entry.actualMin;
       ends.set(t.id, start + entry.actualMin + t.unattendedMin);
       // Hands that worked in the past are not planned again.
       return { ...plain, attendedMin: entry.actualMin, attendedNeeds: {}, startedAt: localFrom(start) };

@@ -358,3 +358,15 @@ test('what was done today stays on the strip', () => {
   const done = [{ taskId: 'p/intake', doneAt: '2026-03-02T07:30:00', actualMin: 20 }];
   expect(benchInput(tasks, done, shop, NOW).tasks.map((t) => t.id)).toContain('p/intake');
 });
+
+test('a step logged by a clock that ran ahead does not hold the glue longer than its own time', async () => {
+  const tasks = tasksFor(piece);
+  const ahead = ['p/intake', 'd1/clean', 'd1/dryRun', 'd1/press'].map((taskId) => ({
+    taskId,
+    doneAt: '2026-03-05T09:00:00',
+    actualMin: 10,
+  }));
+  const w = await when(tasks, ahead);
+  // Two hours in clamps from now, not three days.
+  expect(w.get('d1/press')?.end).toBe('2026-03-02T10:00:00');
+});

@@ -14,7 +14,12 @@ export type GlueClock = {
   clampsOnByMs: number;
   clampsOffAtMs?: number;
   workableAtMs?: number;
+  /** The device's clock was set back since: how long the glue has really been out is not known, and this is the longest it can take. */
+  setBack: boolean;
 };
+
+/** Clocks are set by so much now and then without anybody noticing. */
+const DRIFT_MS = 5000;
 
 /**
  * Where a glue-up stands at a moment.
@@ -22,11 +27,15 @@ export type GlueClock = {
  * @param times open, clamp and working times in minutes, working counted from the clamps going on
  */
 export function glueClock(
-  { startedAt, clampedAt }: GlueUp,
+  glueUp: GlueUp,
   times: { openMin: number; clampMin: number; workableMin: number },
   nowMs: number,
 ): GlueClock {
   const minutes = 60_000;
+  // Nothing has begun later than now, whatever the clock said then: no wait is longer than the glue's own.
+  const startedAt = Math.min(glueUp.startedAt, nowMs);
+  const clampedAt = glueUp.clampedAt === undefined ? undefined : Math.min(glueUp.clampedAt, nowMs);
+  const setBack = Math.max(glueUp.startedAt, glueUp.clampedAt ?? 0) - nowMs > DRIFT_MS;
   const clampsOnByMs = startedAt + times.openMin * minutes;
   if (clampedAt === undefined) {
     const leftMs = clampsOnByMs - nowMs;
@@ -35,6 +44,7 @@ export function glueClock(
       leftMs,
       gone: Math.min(1, Math.max(0, (nowMs - startedAt) / (times.openMin * minutes))),
       clampsOnByMs,
+      setBack,
     };
   }
   const clampsOffAtMs = clampedAt + times.clampMin * minutes;
@@ -48,6 +58,7 @@ export function glueClock(
     clampsOnByMs,
     clampsOffAtMs,
     workableAtMs,
+    setBack,
   };
 }
 

@@ -121,3 +121,33 @@ test('force of a clamp from the torque on its handle', () => {
   expect(pilotHoleMm(3, true)).toBeCloseTo(2.7);
   expect(pilotHoleMm(3, false)).toBeLessThan(pilotHoleMm(3, true));
 });
+
+describe('a clock that is set back', () => {
+  const times = { openMin: 10, clampMin: 120, workableMin: 1440 };
+  const T = Date.UTC(2026, 2, 2, 9);
+  const HOUR = 3_600_000;
+
+  test('no wait is longer than the glue’s own, and the clock says that it cannot know', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -48, max: 48 }), fc.integer({ min: 0, max: 600 }), fc.boolean(), (hours, clampedAfterMin, clamped) => {
+        const clock = glueClock(
+          { startedAt: T, ...(clamped ? { clampedAt: T + clampedAfterMin * 60_000 } : {}) },
+          times,
+          T + hours * HOUR,
+        );
+        const own = { open: 10, late: 10, clamped: 120, off: 1320, workable: 0 }[clock.phase];
+        expect(clock.leftMs).toBeLessThanOrEqual(own * 60_000);
+        const ahead = clamped ? hours * 60 < clampedAfterMin : hours < 0;
+        expect(clock.setBack).toBe(ahead);
+      }),
+      { numRuns: 1000 },
+    ); // prettier-ignore
+  });
+
+  test('a zone that was crossed changes nothing: moments have no zone', () => {
+    expect(glueClock({ startedAt: T, clampedAt: T }, times, T + HOUR)).toMatchObject({
+      leftMs: HOUR,
+      setBack: false,
+    });
+  });
+});

@@ -133,6 +133,12 @@ function Running({
       ) : (
         <>
           <Clock clock={clock} />
+          {clock.setBack ? (
+            <Notice kind="stop" title="This device’s clock was set back">
+              How long the glue has been out is not known any more. The time shown is the longest it can take;
+              go by the clock on the wall.
+            </Notice>
+          ) : null}
           {running.clampedAt === undefined ? (
             <Button big label="All clamps are on" kind="main" onPress={clamped} />
           ) : running.stage < count ? (
