@@ -178,8 +178,13 @@ test('two windows: different fields both stay, the same field asks', async ({ pa
   await page.getByRole('textbox', { name: 'Owner' }).blur();
   await other.getByRole('textbox', { name: 'Owner' }).fill('Reading room, second window');
   await other.getByRole('textbox', { name: 'Owner' }).blur();
-  await expect(other.getByRole('alert')).toContainText('was changed in another window');
+  await expect(
+    other.getByRole('alert').filter({ hasText: 'was changed in another window' }),
+  ).toBeVisible();
+  // What was typed stands in its field until that is settled.
+  await expect(other.getByText('Not saved yet. What you typed stands here.')).toBeVisible();
   await other.getByRole('button', { name: 'Use mine' }).click();
+  await expect(other.getByText('Not saved yet. What you typed stands here.')).toHaveCount(0);
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'Owner' })).toHaveValue('Reading room, second window');
 });
@@ -200,6 +205,6 @@ test('a corrupt record is set aside and the rest works', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByText('1 of the stored pieces could not be read.')).toBeVisible();
   await expect(page.getByRole('link', { name: /Lectern/ })).toBeVisible();
-  await page.goto('/shop');
-  await expect(page.getByText('Set aside: 1 records that could not be read')).toBeVisible();
+  await page.goto('/data');
+  await expect(page.getByText('1 record could not be read')).toBeVisible();
 });

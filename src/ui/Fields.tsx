@@ -78,6 +78,12 @@ export function TextField({
       setRefused(true);
     });
   };
+  // It was saved after all, by a change that was let win.
+  if (refused && draft === value) {
+    setRefused(false);
+    setDraft(undefined);
+    dropUnsaved(label);
+  }
   useLeaving(commit);
   const shown = draft ?? value;
   const problem =

@@ -1,0 +1,171 @@
+// The large forms of what the suite has in small: `npm run build && npm run torture`. Figures go into docs/benchmarks.md.
+import { chromium, type Page } from '@playwright/test';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { scheduleOf } from './load';
+import { spoiltFiles } from './files';
+import type { Tally } from './shop';
+import { failingWrites, kills, twoWindows } from './writes';
+
+const PORT = 8099;
+const BASE = `http://127.0.0.1:${PORT}`;
+const tell = (what: string, answer: string): void => console.log(`| ${what} | ${answer} |`);
+const counted = ({ done, lost, foreign }: Tally): string =>
+  `${done} done, ${lost} lost, ${foreign.length} foreign errors${foreign.length > 0 ? `: ${[...new Set(foreign)].slice(0, 3).join('; ')}` : ''}`;
+
+async function served(): Promise<ChildProcess> {
+  const server = spawn('node', ['--import', 'tsx', 'server/index.ts'], {
+    env: { ...process.env, PORT: String(PORT), WEB_ROOT: 'dist' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  await new Promise((resolve) => server.stdout?.once('data', resolve));
+  return server;
+}
+
+/** Health while a load is on: the slowest answer, ms, and how the load was answered. */
+async function underLoad(name: string, body: string, requests: number): Promise<string> {
+  const begun = performance.now();
+  const answers = Array.from({ length: requests }, () =>
+    fetch(`${BASE}/api/compute/${name}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body,
+    }).then((r) => r.status),
+  );
+  let slowest = 0;
+  let open = true;
+  const all = Promise.all(answers).finally(() => (open = false));
+  while (open) {
+    const asked = performance.now();
+    await fetch(`${BASE}/api/health`);
+    slowest = Math.max(slowest, performance.now() - asked);
+    await new Promise((resolve) => setTimeout(resolve, 50));
+  }
+  const statuses = await all;
+  const by = [...new Set(statuses)].sort().map((s) => `${statuses.filter((x) => x === s).length} × ${s}`);
+  return `health within ${Math.ceil(slowest)} ms; ${by.join(', ')} after ${((performance.now() - begun) / 1000).toFixed(0)} s`;
+}
+
+const SPOILT: Record<string, (text: string) => string> = {
+  'torn text': (text) => text.slice(0, text.length / 2),
+  'an impossible field': (text) =>
+    JSON.stringify({ ...JSON.parse(text), body: { ...JSON.parse(text).body, from: 'nowhere' } }),
+  'an old version': (text) => JSON.stringify({ ...JSON.parse(text), version: 1 }),
+  'a newer version': (text) => JSON.stringify({ ...JSON.parse(text), version: 99 }),
+};
+const ROUTES = [
+  '/', '/bench', '/stock', '/shop', '/data', '/quick', '/piece/lectern', '/piece/lectern/about', '/piece/lectern/parts',
+  '/piece/lectern/record', '/piece/lectern/report', '/piece/lectern/ways', '/face/lectern-slope', '/damage/lectern-1',
+  '/damage/lectern-1/decide', '/damage/lectern-1/press', '/damage/lectern-1/glueup', '/damage/lectern-2/patch',
+  '/damage/lectern-2/blend', '/damage/stool-1/joint', '/damage/stool-1/movement', '/stock/v-walnut', '/nowhere',
+]; // prettier-ignore
+const KINDS = ['piece', 'face', 'damage', 'veneer', 'log', 'shop', 'picture'];
+/** Less than a heading and a sentence is a blank page. */
+const LEAST_TEXT = 40;
+
+const texts = (page: Page): Promise<Record<string, string>> =>
+  page.evaluate(async () => {
+    const request = indexedDB.open('rustic-lantern');
+    const db = await new Promise<IDBDatabase>(
+      (resolve) => (request.onsuccess = () => resolve(request.result)),
+    );
+    const table = db.objectStoreNames[0] ?? '';
+    const store = db.transaction(table).objectStore(table);
+    const [keys, values] = [store.getAllKeys(), store.getAll()];
+    await new Promise((resolve) => (values.onsuccess = resolve));
+    db.close();
+    return Object.fromEntries(keys.result.map((k, i) => [String(k), values.result[i]]));
+  });
+const put = (page: Page, entries: Record<string, string>): Promise<void> =>
+  page.evaluate(async (all) => {
+    const request = indexedDB.open('rustic-lantern');
+    const db = await new Promise<IDBDatabase>(
+      (resolve) => (request.onsuccess = () => resolve(request.result)),
+    );
+    const table = db.objectStoreNames[0] ?? '';
+    const tx = db.transaction(table, 'readwrite');
+    tx.objectStore(table).clear();
+    for (const [k, v] of Object.entries(all)) tx.objectStore(table).put(v, k);
+    await new Promise((resolve) => (tx.oncomplete = resolve));
+    db.close();
+  }, entries);
+
+/** Records of every kind spoilt in every way, on every page. */
+async function spoiltPages(): Promise<string> {
+  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] }); // prettier-ignore
+  const context = await browser.newContext({ baseURL: BASE, viewport: { width: 390, height: 844 }, serviceWorkers: 'block' }); // prettier-ignore
+  const page = await context.newPage();
+  const errors: string[] = [];
+  page.on('pageerror', (e) => errors.push(e.message));
+  await page.goto('/demo?load=1');
+  await page.getByRole('link', { name: /Card-index cabinet/ }).waitFor();
+  const good = await texts(page);
+  const blank: string[] = [];
+  let [visits, stopped, frozen] = [0, 0, 0];
+  for (const kind of KINDS)
+    for (const [way, spoil] of Object.entries(SPOILT)) {
+      await page.goto('/nowhere');
+      await put(
+        page,
+        Object.fromEntries(
+          Object.entries(good).map(([k, v]) => [k, k.startsWith(`${kind}/`) ? spoil(v) : v]),
+        ),
+      );
+      for (const route of ROUTES) {
+        visits++;
+        await page.goto(route, { waitUntil: 'domcontentloaded' });
+        await page.waitForTimeout(350);
+        const began = performance.now();
+        const text = await page
+          .locator('[role="main"]')
+          .innerText()
+          .catch(() => '');
+        // The page answers as soon as it is free.
+        if (performance.now() - began > 1000) frozen++;
+        if (text.length < LEAST_TEXT) blank.push(`${route} with ${kind}: ${way}`);
+        if (text.includes('This page stopped')) stopped++;
+      }
+    }
+  await browser.close();
+  return `${visits} visits, ${blank.length} blank${blank.length ? ` (${blank.slice(0, 4).join('; ')})` : ''}, ${stopped} stopped, ${frozen} frozen for over a second, ${errors.length} foreign errors${errors.length ? `: ${[...new Set(errors)].slice(0, 3).join('; ')}` : ''}`;
+}
+
+const PARTS: Record<string, () => Promise<void>> = {
+  async files() {
+    tell('10,000 spoilt backups, half of them ZIP', counted(await spoiltFiles(10_000)));
+  },
+  async writes() {
+    tell('2,000 failing writes over all kinds', counted(await failingWrites(2000)));
+    tell('200 browsers ended while saving or reading in', counted(await kills(200)));
+    tell('1,000 rounds of two windows with delete and undo', counted(await twoWindows(1000)));
+  },
+  async server() {
+    const server = await served();
+    tell(
+      'Server: 40 schedules of 2,000 tasks at once',
+      await underLoad('bench.schedule', scheduleOf(2000, 1900), 40),
+    );
+    tell(
+      'Server: one schedule beyond all measure',
+      await underLoad('bench.schedule', scheduleOf(2000, 20_000), 1),
+    );
+    const field = { panel: { widthMm: 1200, heightMm: 600 }, platen: { thicknessMm: 18, modulusMPa: 9000, poisson: 0.3 }, foundation: { stiffnessMPaPerMm: 2 }, cauls: [], clamps: [{ at: [600, 300], forceN: 2000 }], gridMm: 5, target: { leastKPa: 70, mostKPa: 1000 } }; // prettier-ignore
+    tell('Server: 500 pressure fields at once', await underLoad('press.field', JSON.stringify(field), 500));
+    server.kill('SIGKILL');
+  },
+  async pages() {
+    const server = await served();
+    tell('Pages over spoilt records of every kind', await spoiltPages());
+    server.kill('SIGKILL');
+  },
+};
+
+async function main(): Promise<void> {
+  const asked = process.argv.slice(2);
+  for (const [name, part] of Object.entries(PARTS))
+    if (asked.length === 0 || asked.includes(name)) await part();
+}
+
+main().catch((error: unknown) => {
+  console.error(error);
+  process.exitCode = 1;
+});
