@@ -107,7 +107,7 @@ export function TextField({
         style={[input, lines > 1 && { minHeight: 26 * lines }]}
       />
       {over <= 0 && shown.length > NEARLY_FULL * most ? (
-        <Text kind="label">{`${most - shown.length} letters left`}</Text>
+        <Text kind="label">{`${most - shown.length} ${most - shown.length === 1 ? 'letter' : 'letters'} left`}</Text>
       ) : null}
       {refused && over <= 0 ? <Button label="Save it now" onPress={commit} /> : null}
     </Frame>
