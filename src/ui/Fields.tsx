@@ -114,6 +114,31 @@ export function TextField({
   );
 }
 
+/** A word to look for; what is found changes while it is typed. */
+export function SearchField({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  onChange: (text: string) => void;
+}) {
+  const input = useInputStyle();
+  const theme = useTheme();
+  return (
+    <TextInput
+      role="searchbox"
+      aria-label={label}
+      placeholder={label}
+      placeholderTextColor={theme.quiet}
+      value={value}
+      onChangeText={onChange}
+      style={input}
+    />
+  );
+}
+
 /** A length in the user's unit: fractions of an inch or millimetres, typed as it is written in a shop. */
 export function LengthField({
   label,

@@ -1,6 +1,6 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import fc from 'fast-check';
-import { barsOn, clampsInUse, daysLeft, daysOf, daysUntil, readFront, type Bar, type Front } from '.';
+import { found, barsOn, clampsInUse, daysLeft, daysOf, daysUntil, readFront, type Bar, type Front } from '.';
 
 const at = (day: number, clock: string): string => `2026-03-${String(day).padStart(2, '0')}T${clock}:00`;
 const bar = (id: string, start: string, attendedEnd: string, end: string, more: Partial<Bar> = {}): Bar => ({
@@ -101,4 +101,17 @@ describe('days', () => {
     expect(clampsInUse(bars, '2026-03-02')).toEqual({ 'C-clamp': 3 });
     expect(clampsInUse(bars, '2026-03-01')).toEqual({});
   });
+});
+
+test('a search finds every word, whatever its capitals and accents', () => {
+  const piece = (id: string, name: string, next = 'start at the bench') => ({
+    id, name, school: 'Conserve', createdAt: '2026-03-02T08:00:00', next, done: 0, all: 0, trail: [],
+  }); // prettier-ignore
+  const pieces = [
+    piece('a', 'Café table, small'),
+    piece('b', 'Chest'),
+    piece('c', 'Table', 'glue the split'),
+  ];
+  const ids = (search: string): string => found(pieces, search).map((p) => p.id).join(''); // prettier-ignore
+  expect([ids(''), ids('  '), ids('TABLE'), ids('cafe table'), ids('table glue'), ids('conserve'), ids('sofa')]).toEqual(['abc', 'abc', 'ac', 'a', 'c', 'abc', '']); // prettier-ignore
 });

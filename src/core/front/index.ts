@@ -1,4 +1,5 @@
 export { backupReminder } from './backup';
+export { found } from './found';
 export { barsOn, clampsInUse, daysLeft, daysOf, daysUntil, dayText } from './days';
 export {
   NO_FRONT,

@@ -1,9 +1,9 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { backupReminder } from '@/core/front';
+import { backupReminder, found } from '@/core/front';
 import { localNow } from '@/records/clock';
-import { Button, LitCard, Notice, Section, Text } from '@/ui';
+import { Button, LitCard, Notice, SearchField, Section, Text } from '@/ui';
 import { TodayPane } from '../bench/TodayPane';
 import { loadWorkshop } from '../fromWorkshop';
 import { useEarlyWorkshop } from './useEarlyWorkshop';
@@ -15,6 +15,9 @@ import { useFrontNow } from './useFrontNow';
 
 /** So many rows are drawn at first, and again whenever the end of the list comes into sight. */
 const ROWS_AT_ONCE = 25;
+/** So few are seen at a glance. */
+const FEW = 8;
+
 /** The first screen: a quick answer, and the pieces in the shop. It loads no sums: they are made in the worker. */
 export function PiecesScreen() {
   const act = useAct();
@@ -22,19 +25,21 @@ export function PiecesScreen() {
   const wide = useWide();
   const { front, loading, error } = useFrontNow(wide);
   const now = localNow();
-  const { pieces, unreadable, unsaved } = front;
+  const { unreadable, unsaved } = front;
+  const [search, setSearch] = useState('');
+  const pieces = found(front.pieces, search);
   const due = unsaved ? backupReminder(unsaved, now) : undefined;
   useEarlyWorkshop();
   const add = (): void =>
     act(async () => {
       const { addPiece } = await loadWorkshop();
-      router.push(`/piece/${await addPiece(pieces.length + 1)}/about`);
+      router.push(`/piece/${await addPiece(front.pieces.length + 1)}/about`);
     });
   return (
     <Page
       title="Rustic Lantern"
       eyebrow="What is wrong with the wood, and what to do about it"
-      board={wide && pieces.length > 0 ? <TodayPane front={front} now={now} /> : undefined}
+      board={wide && front.pieces.length > 0 ? <TodayPane front={front} now={now} /> : undefined}
     >
       {error ? <Notice kind="stop">{error.message}</Notice> : null}
       {unreadable > 0 ? (
@@ -57,7 +62,10 @@ export function PiecesScreen() {
         </Notice>
       ) : null}
       <Section title="Pieces">
-        {pieces.length === 0 && !loading ? (
+        {front.pieces.length > FEW ? (
+          <SearchField label="Find a piece" value={search} onChange={setSearch} />
+        ) : null}
+        {front.pieces.length === 0 && !loading ? (
           <View style={{ gap: 12 }}>
             <Text>
               A piece of furniture, its faces and their damages are kept here, from the first photo to the
@@ -72,6 +80,7 @@ export function PiecesScreen() {
           </View>
         ) : (
           <View>
+            {pieces.length === 0 && search ? <Text kind="quiet">No piece is called so.</Text> : null}
             {pieces.slice(0, shown).map((p) => (
               <PieceRow key={p.id} piece={p} today={now} />
             ))}
