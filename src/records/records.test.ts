@@ -416,4 +416,17 @@ describe('versions and dates', () => {
     expect(readRecord(shop).ok).toBe(false);
     expect(readRecord({ ...shop, body: DEFAULT_SHOP }).ok).toBe(true);
   });
+
+  test('there is one shop: a second one is refused', () => {
+    const shop = {
+      kind: 'shop',
+      id: 'shop',
+      version: SHAPE_VERSION,
+      revision: 1,
+      savedAt: NOW,
+      body: DEFAULT_SHOP,
+    };
+    expect(readRecord(shop).ok).toBe(true);
+    expect(readRecord({ ...shop, id: 'other' }).ok).toBe(false);
+  });
 });

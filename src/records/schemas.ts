@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { idSchema, JOB_SCHEMAS, textSchema } from '@/core/job';
+import { SHOP_ID } from './defaults';
 import type { Bodies, Kind } from './types';
 
 export { idSchema };
@@ -32,7 +33,7 @@ const FIELD = /^[A-Za-z][A-Za-z0-9]{0,40}$/;
 const envelopeFor = (kind: Kind): Joi.ObjectSchema =>
   Joi.object({
     kind: Joi.string().valid(kind).required(),
-    id: idSchema.required(),
+    id: kind === 'shop' ? Joi.string().valid(SHOP_ID).required() : idSchema.required(), // there is one shop
     version: Joi.number().integer().min(1).required(),
     revision: Joi.number().integer().min(1).max(Number.MAX_SAFE_INTEGER).required(),
     savedAt: Joi.string().max(40).required(),
