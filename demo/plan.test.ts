@@ -1,3 +1,4 @@
+import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { compute } from '../src/core/computations';
 import { DEFAULT_SHOP, planOf, type Job, type Plan } from '../src/core/job';
 import { createPlanner } from '../src/worker/planning';
@@ -267,5 +268,35 @@ describe('the planner over stored records', () => {
     const bench = await planner.bench(AT, {}, { last });
     expect(bench.tasks.some((t) => t.pieceId === 'stool')).toBe(false);
     expect(bench.tasks.some((t) => t.pieceId === 'lectern')).toBe(true);
+  });
+
+  test('the day a piece is wanted by: days to spare, or what holds it up and what would have it earlier', async () => {
+    const store = memory();
+    const [piece] = of('piece').filter((p) => p.id === 'lectern');
+    if (!piece) throw new Error('The demo has no lectern.');
+    const wantedBy = async (deadline: string) => {
+      const now = await store.get('piece', 'lectern');
+      if (now) await store.update('piece', 'lectern', now.body, { deadline });
+      return createPlanner(store).deadline('lectern', AT);
+    };
+    const ample = await wantedBy('2026-06-01');
+    const { tasks, schedule } = await createPlanner(store).bench(AT);
+    const own = new Set(tasks.filter((t) => t.pieceId === 'lectern').map((t) => t.id));
+    const last = (schedule?.tasks ?? []).filter((t) => own.has(t.id)).map((t) => t.end.slice(0, 10)).sort().at(-1); // prettier-ignore
+    expect(ample?.ready).toBe(last);
+    // Days of the calendar, by date-fns.
+    expect(ample?.slackDays).toBe(differenceInCalendarDays(parseISO('2026-06-01'), parseISO(last ?? '')));
+    expect(ample?.ways).toEqual([]);
+    expect(ample?.chain.at(-1)).toBe('Reassemble and photograph');
+    expect(ample?.chain.length).toBeGreaterThan(4);
+
+    const late = await wantedBy('2026-03-04');
+    expect(late?.slackDays).toBeLessThan(0);
+    expect(late?.ways.length).toBeGreaterThan(0);
+    for (const way of late?.ways ?? []) {
+      expect(way.ready < (late?.ready ?? '')).toBe(true);
+      expect(way.costs).toMatch(/\.$/);
+    }
+    expect(await createPlanner(store).deadline('nowhere', AT)).toBeUndefined();
   });
 });

@@ -127,6 +127,7 @@ export const workerMock = {
   computeInWorker: (name: string, input: unknown): Promise<unknown> => compute(name, input),
   planPiece: (id: string) => planner.plan(id),
   planBench: (at: string, tries?: number) => planner.bench(at, {}, tries === undefined ? {} : { tries }),
+  planDeadline: (id: string, at: string) => planner.deadline(id, at),
   planFront: () => planner.front(undefined),
   planDays: (at: string) => planner.days(at),
 };

@@ -3,7 +3,7 @@ import type { Tones } from '@/core/colour';
 import type { Bar, Front } from '@/core/front';
 import type { Polygon } from '@/core/geometry';
 import type { QuietSlit } from '@/core/glueup';
-import type { FaceView, Plan } from '@/core/job';
+import type { Deadline, FaceView, Plan } from '@/core/job';
 import type { Manifest, Preview, TakeChoices, Taken } from '@/records/backup';
 import type { Room } from '@/records/room';
 import { openLine, overLine, type Line } from './line';
@@ -132,3 +132,7 @@ export const roomInBrowser = (options: JobOptions): Promise<Room> =>
 /** Makes photos smaller of which nothing is measured. @returns bytes gained */
 export const thinPhotos = (pictures: string[], options: JobOptions): Promise<number> =>
   run(options, (id, worker, onProgress) => worker.thin(id, pictures, onProgress), false);
+
+/** How the day a piece is wanted by stands; nothing without such a day. @param at local time without zone */
+export const planDeadline = (pieceId: string, at: string): Promise<Deadline | undefined> =>
+  run({}, (id, worker) => worker.deadline(id, pieceId, at));

@@ -1,7 +1,15 @@
-import { benchInput, impossible, schedule, type BenchTask, type DoneStep, type Schedule } from '@/core/bench';
+import {
+  benchInput,
+  drivingChain,
+  impossible,
+  schedule,
+  type BenchTask,
+  type DoneStep,
+  type Schedule,
+} from '@/core/bench';
 import { calendarOf, DAY_MIN, localFrom, minutesFrom } from '@/core/calendar';
 import { tonesIn } from '@/core/catalogue';
-import type { JobContext } from '@/core/check';
+import { breathe, type JobContext } from '@/core/check';
 import type { Tones } from '@/core/colour';
 import type { Bar, Front, FrontPicture, FrontPiece } from '@/core/front';
 import { learnedFrom } from '@/core/figures';
@@ -15,6 +23,10 @@ import {
   restingPiece,
   linksOfChain,
   planOf,
+  quickerWays,
+  slackDays,
+  type Deadline,
+  type Job,
   repairOf,
   resourcesOf,
   surroundingsOf,
@@ -68,6 +80,9 @@ export type BenchOptions = {
   /** What was known of the pieces last. */
   last?: Front;
 };
+
+/** Each takes a plan and its days. */
+const MOST_WAYS = 12;
 
 const SMALL_PX = 168;
 /** Answers that are kept; the oldest are let go. */
@@ -199,14 +214,16 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     return `${build} ${records} ${JSON.stringify(shop.learned)}`;
   }
 
-  function planFor(piece: Stored<'piece'>, shelf: Shelf): Promise<Plan> {
+  function planFor(piece: Stored<'piece'>, shelf: Shelf, choices?: Job['choices']): Promise<Plan> {
     const faces = shelf.faces.filter((f) => f.body.pieceId === piece.id);
     const damages = shelf.damages.filter((d) => d.body.pieceId === piece.id);
     const log = shelf.log.filter((l) => l.body.pieceId === piece.id);
     const used = shelf.veneers.filter((v) => damages.some((d) => d.body.patch.veneerId === v.id));
-    return plans(keyOfPlan(piece, shelf), async () =>
+    const key = `${keyOfPlan(piece, shelf)} ${choices ? JSON.stringify(choices) : ''}`;
+    return plans(key, async () =>
       planOf({
         piece,
+        ...(choices ? { choices } : {}),
         faces,
         damages,
         stock: used,
@@ -273,6 +290,39 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     }
   }
 
+  const onlyOf = (tasks: readonly PieceTask[], pieceId: string): PieceTask[] =>
+    tasks.filter((t) => t.pieceId === pieceId);
+
+  /** The day on which the last step of a piece ends. */
+  function readyDay({ tasks, schedule: days }: BenchPlan, pieceId: string): string | undefined {
+    const own = new Set(onlyOf(tasks, pieceId).map((t) => t.id));
+    const ends = days?.tasks.filter((t) => own.has(t.id)).map((t) => t.end) ?? [];
+    return ends.length > 0 ? ends.reduce((a, b) => (a > b ? a : b)).slice(0, 10) : undefined;
+  }
+
+  /** The days with a piece mended otherwise: a first answer is enough to compare. */
+  async function readyWith(
+    { tasks, done }: BenchPlan,
+    piece: Stored<'piece'>,
+    shelf: Shelf,
+    choices: NonNullable<Job['choices']>,
+    at: string,
+  ): Promise<string | undefined> {
+    const other = await planFor(piece, shelf, choices);
+    const own = other.tasks.map((t) => ({ ...t, pieceId: piece.id, pieceName: piece.body.name }));
+    const all = [...tasks.filter((t) => t.pieceId !== piece.id), ...own];
+    const known = new Set(all.map((t) => t.id));
+    const hours = { resources: resourcesOf(shelf.shop), workingHours: shelf.shop.workingHours };
+    const input = benchInput(
+      all,
+      done.filter((d) => known.has(d.taskId)),
+      hours,
+      at,
+    );
+    if (impossible(input)) return undefined;
+    return readyDay({ tasks: all, done, schedule: await schedule({ ...input, tries: 0 }) }, piece.id);
+  }
+
   async function pictureOf(
     piece: Stored<'piece'>,
     shelf: Shelf,
@@ -309,6 +359,42 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     /** The days over all pieces. @param at local time without zone */
     async bench(at: string, context: JobContext = {}, options: BenchOptions = {}): Promise<BenchPlan> {
       return benchOf(await read(), at, context, options);
+    },
+
+    /** How the day a piece is wanted by stands, what holds it up and what could be done; nothing without such a day, or days. */
+    async deadline(pieceId: string, at: string, context: JobContext = {}): Promise<Deadline | undefined> {
+      const shelf = await read();
+      const piece = shelf.pieces.find((p) => p.id === pieceId);
+      const wanted = piece?.body.deadline;
+      if (!piece || wanted === undefined) return undefined;
+      const bench = await benchOf(shelf, at, context, {});
+      const ready = readyDay(bench, pieceId);
+      if (ready === undefined) return undefined;
+      const own = onlyOf(bench.tasks, pieceId);
+      const title = new Map(own.map((t) => [t.id, t.title]));
+      const ways: Deadline['ways'] = [];
+      const slack = slackDays(wanted, ready);
+      if (slack < 0) {
+        const quicker = quickerWays(
+          piece,
+          shelf.faces,
+          shelf.damages.filter((d) => d.body.pieceId === pieceId),
+          shelf.shop,
+        );
+        for (const way of quicker.slice(0, MOST_WAYS)) {
+          await breathe(context, ways.length / quicker.length);
+          const then = await readyWith(bench, piece, shelf, { [way.damageId]: { method: way.method } }, at);
+          if (then !== undefined && then < ready)
+            ways.push({ ...way, ready: then, slackDays: slackDays(wanted, then) });
+        }
+      }
+      return {
+        wanted,
+        ready,
+        slackDays: slack,
+        chain: drivingChain(own, bench.schedule?.tasks ?? []).flatMap((id) => title.get(id) ?? []),
+        ways: ways.sort((a, b) => a.ready.localeCompare(b.ready)),
+      };
     },
 
     /** The pieces on the first page. @param last what it showed before: pictures that are still true, and the days, are taken from it; and when the shop was last saved to a file */

@@ -5,7 +5,7 @@ import { compute } from '@/core/computations';
 import type { Bar, Front } from '@/core/front';
 import type { Polygon } from '@/core/geometry';
 import { quietSlit, type QuietSlit } from '@/core/glueup';
-import type { FaceView, Plan } from '@/core/job';
+import type { Deadline, FaceView, Plan } from '@/core/job';
 import { inspectPicture, STORED_SIDE_PX, warp, type Raster } from '@/core/picture';
 import {
   previewBackup,
@@ -258,6 +258,11 @@ const api = {
     return job(id, undefined, async (context) =>
       planner.bench(at, context, { ...(tries === undefined ? {} : { tries }), ...(await known()) }),
     );
+  },
+
+  /** How the day a piece is wanted by stands. */
+  deadline(id: number, pieceId: string, at: string): Promise<Outcome<Deadline | undefined>> {
+    return job(id, undefined, (context) => planner.deadline(pieceId, at, context));
   },
 
   /** The pieces on the first page; kept for the next time it is opened. */

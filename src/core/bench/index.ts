@@ -12,4 +12,5 @@ export { pieceSteps, type FaceWork } from './pieceSteps';
 export { BLEND_DEEDS, type GlueWork, type LinkWork } from './repairSteps';
 export { phaseOrder } from './order';
 export { tasksFor, type BenchTask, type PieceWork, type RepairWork } from './tasks';
+export { drivingChain } from './driving';
 export { benchInput, type BenchShop, type DoneStep } from './plan';

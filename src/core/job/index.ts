@@ -89,3 +89,12 @@ export { barsOf, frontPicture, frontPiece, restingPiece, worstFace } from './fro
 export { repairWords, unitsOf } from './words';
 export { bowOf, LEAST_BOW_MM, type Bow } from './bow';
 export { hollowOf, wouldBeForced } from './hollow';
+
+export {
+  alternativeWords,
+  quickerWays,
+  slackDays,
+  slackWords,
+  type Alternative,
+  type Deadline,
+} from './deadline';

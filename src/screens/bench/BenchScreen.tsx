@@ -13,6 +13,7 @@ import { Page, Pane, useWide } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
 import { usePieceView } from '../shared/usePiece';
+import { DeadlineCard } from '../shared/DeadlineCard';
 import { DayStrip } from './DayStrip';
 import { TickForm } from './TickForm';
 import { usePlan } from '../shared/useBench';
@@ -129,6 +130,7 @@ export function BenchScreen() {
           <Figure label="Your hands" value={formatMinutes(handsMin(todo))} note="still to work" />
         </View>
       ) : null}
+      {only && view.piece?.body.deadline ? <DeadlineCard pieceId={only} /> : null}
       {days.map((day) => (
         <Section key={day} title={dayText(day)}>
           {wide ? null : <DayStrip day={day} bars={bars} hours={hours} now={now} pieces={!only} />}

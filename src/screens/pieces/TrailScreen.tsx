@@ -2,6 +2,7 @@ import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { View } from 'react-native';
 import { SCHOOLS } from '@/core/terms';
 import { Button, LitCard, Notice, Section, Text } from '@/ui';
+import { DeadlineCard } from '../shared/DeadlineCard';
 import { AsideNotice } from '../shared/AsideNotice';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
@@ -60,6 +61,7 @@ export function TrailScreen() {
         </Notice>
       ) : null}
       {plan ? <Now next={plan.trail.next} /> : problem ? null : <Text kind="quiet">{COUNTING}</Text>}
+      {piece.body.deadline ? <DeadlineCard pieceId={piece.id} /> : null}
       {wide || !plan ? null : <TrailSteps steps={plan.trail.steps} />}
       <Section title="Damages">
         <View>

@@ -1,7 +1,9 @@
 import useSWR from 'swr';
-import type { Plan } from '@/core/job';
+import type { Deadline, Plan } from '@/core/job';
 import { planningTime, useChanges, useList, type Stored } from '@/records';
-import { planBench, planPiece, type BenchPlan } from '@/worker';
+import { planBench, planDeadline, planPiece, type BenchPlan } from '@/worker';
+
+const ONCE = { keepPreviousData: true, shouldRetryOnError: false, revalidateOnFocus: false } as const;
 
 /** The plan of a piece, made in the worker; the last one stays in sight while a new one is made. */
 export function usePlan(pieceId: string | undefined): { plan?: Plan; loading: boolean; problem?: string } {
@@ -22,11 +24,21 @@ export function usePlan(pieceId: string | undefined): { plan?: Plan; loading: bo
   };
 }
 
+/** How the day a piece is wanted by stands; nothing without such a day. */
+export function useDeadline(pieceId: string): Deadline | undefined {
+  const changes = useChanges();
+  const at = planningTime();
+  const { data } = useSWR<Deadline | undefined, Error>(
+    ['deadline', pieceId, at, changes],
+    () => planDeadline(pieceId, at),
+    ONCE,
+  );
+  return data;
+}
+
 export type ShownBench = BenchPlan & { log: Stored<'log'>[]; loading: boolean };
 
 const NO_BENCH: BenchPlan = { tasks: [], done: [] };
-
-const ONCE = { keepPreviousData: true, shouldRetryOnError: false, revalidateOnFocus: false } as const;
 
 /** When to do what, over all pieces, planned in the worker: a first answer at once, and a better one while it is looked at. */
 export function useBenchPlan(): ShownBench {
