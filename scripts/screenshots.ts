@@ -26,7 +26,7 @@ const VIEWS: View[] = [
   { name: 'bench', route: '/bench?piece=lectern', ready: 'Your hands' },
   { name: 'movement', route: '/damage/settle-2/movement', ready: 'Gap now' },
   { name: 'mark', route: '/damage/stool-1', ready: 'Width of the crack' },
-  { name: 'tests', route: '/face/cabinet-side/tests', ready: 'Which finish' },
+  { name: 'data', route: '/data', ready: 'Room in this browser' },
   { name: 'report', route: '/piece/settle/report', ready: 'The worst first' },
   { name: 'record', route: '/piece/lectern/record', ready: 'Print the record' },
   { name: 'stock', route: '/stock', ready: 'On the shelf' },

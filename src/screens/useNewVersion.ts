@@ -28,7 +28,12 @@ export function useNewVersion(): (() => void) | undefined {
       found.addEventListener('updatefound', () => found.installing?.addEventListener('statechange', tell));
     };
     const timer = setTimeout(
-      () => void serviceWorker.register('/sw.js').then(watch, () => undefined),
+      () =>
+        // A browser that keeps workers out may answer with none.
+        void serviceWorker
+          .register('/sw.js')
+          .then((found: ServiceWorkerRegistration | undefined) => found && watch(found))
+          .catch(() => undefined),
       hadOne ? 0 : OFFLINE_AFTER_MS,
     );
     // Another window took it up: this one goes on, and may follow.

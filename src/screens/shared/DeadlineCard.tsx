@@ -20,14 +20,13 @@ export function DeadlineCard({ pieceId }: { pieceId: string }) {
         <Figure label="Wanted by" value={dayText(wanted)} note={slackWords(slackDays)} alarm={late} />
       </View>
       {late && ways.length > 0 ? (
-        <>
-          <Text kind="strong">What would have it ready earlier</Text>
+        <Fold title="What would have it ready earlier">
           {ways.slice(0, 4).map((w) => (
             <Text key={`${w.damageId}.${w.method}`}>
               {`${alternativeWords(w)}: ready on ${dayText(w.ready)}, ${slackWords(w.slackDays).toLowerCase()}. ${w.costs}`}
             </Text>
           ))}
-        </>
+        </Fold>
       ) : null}
       {late && ways.length === 0 ? (
         <Text>
