@@ -235,7 +235,8 @@ test('a fault is logged with its place and without what was sent', async () => {
     seed: 1,
     now: () => MORNING,
     pool: {
-      isFull: () => false,
+      most: 1,
+      isLight: () => false,
       run: () => Promise.reject(new Error('inside')),
       close: async () => undefined,
     },

@@ -38,6 +38,25 @@ function statusOf(error: unknown): number {
 /** Serves the exported app, the registry over HTTP and the simulated instruments. It stores nothing. */
 export function createApp({ root, seed, now, pool, log = console.error }: ServerOptions): Express {
   const app = express();
+  // Before everything else, so that a rush is answered in no time: who asks after the server's health, and who is sent away.
+  app.get('/api/health', (_req, res) => {
+    res.json({ ok: true });
+  });
+  let inside = 0;
+  const admit: RequestHandler<{ name: string }> = (req, res, next) => {
+    if (!req.is('application/json')) {
+      res.status(415).json({ error: 'Send the input as application/json.' });
+      return;
+    }
+    if (!pool.isLight(req.params.name)) {
+      // Counted from the door on: what was sent is read only of those who will be served.
+      if (inside >= pool.most) throw new Busy('The server is at work on others. Ask again in some seconds.');
+      inside++;
+      res.on('close', () => inside--);
+    }
+    next();
+  };
+  app.post('/api/compute/:name', admit);
   app.use(compression());
   app.use(
     helmet({
@@ -64,9 +83,6 @@ export function createApp({ root, seed, now, pool, log = console.error }: Server
     }),
   );
 
-  app.get('/api/health', (_req, res) => {
-    res.json({ ok: true });
-  });
   app.get('/api/instruments/climate', (_req, res) => {
     const minutes = now() / 60_000;
     res.set('Cache-Control', 'no-store').json(simulatedClimate(seed, minutes, localFrom(minutes)));
@@ -79,18 +95,8 @@ export function createApp({ root, seed, now, pool, log = console.error }: Server
       res.set('Cache-Control', 'no-store').json(read(seed + ++readings, localFrom(now() / 60_000)));
     });
   }
-  // Who would be sent away is, before what was sent is read.
-  const admit: RequestHandler = (req, res, next) => {
-    if (!req.is('application/json')) {
-      res.status(415).json({ error: 'Send the input as application/json.' });
-      return;
-    }
-    if (pool.isFull()) throw new Busy('The server is at work on others. Ask again in some seconds.');
-    next();
-  };
   app.post(
     '/api/compute/:name',
-    admit,
     express.json({ limit: COMPUTE_LIMIT }),
     async (req: Request<{ name: string }>, res) => {
       const { name } = req.params;

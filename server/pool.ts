@@ -31,7 +31,9 @@ export class TooLong extends Error {
 }
 
 export type Pool = {
-  isFull: () => boolean;
+  /** So many heavy computations are let in at one time. */
+  most: number;
+  isLight: (name: string) => boolean;
   /** @throws RangeError for bad input, Busy, TooLong, or AbortError when nobody waits any more */
   run: (name: string, input: unknown, signal: AbortSignal) => Promise<unknown>;
   close: () => Promise<void>;
@@ -50,13 +52,14 @@ export function createPool({ mostMs = MOST_MS }: { mostMs?: number } = {}): Pool
     idleTimeout: 60_000,
   });
   let closed = false;
-  const isFull = (): boolean => threads.queueSize >= MOST_WAITING;
   return {
-    isFull,
+    most: THREADS + MOST_WAITING,
+    isLight: (name) => LIGHT.has(name),
     async run(name, input, signal) {
       assertAffordable(name, input);
       if (LIGHT.has(name)) return compute(name, input, { signal });
-      if (isFull() || closed) throw new Busy('The server is at work on others. Ask again in some seconds.');
+      if (threads.queueSize >= MOST_WAITING || closed)
+        throw new Busy('The server is at work on others. Ask again in some seconds.');
       const stop = new AbortController();
       const leave = (): void => stop.abort();
       let over = false;
