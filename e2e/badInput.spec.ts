@@ -178,9 +178,7 @@ test('two windows: different fields both stay, the same field asks', async ({ pa
   await page.getByRole('textbox', { name: 'Owner' }).blur();
   await other.getByRole('textbox', { name: 'Owner' }).fill('Reading room, second window');
   await other.getByRole('textbox', { name: 'Owner' }).blur();
-  await expect(
-    other.getByRole('alert').filter({ hasText: 'was changed in another window' }),
-  ).toBeVisible();
+  await expect(other.getByRole('alert').filter({ hasText: 'was changed in another window' })).toBeVisible();
   // What was typed stands in its field until that is settled.
   await expect(other.getByText('Not saved yet. What you typed stands here.')).toBeVisible();
   await other.getByRole('button', { name: 'Use mine' }).click();
