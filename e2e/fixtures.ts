@@ -138,3 +138,13 @@ export const storedTexts = (page: Page, prefix: string): Promise<string[]> =>
     db.close();
     return texts;
   }, prefix);
+
+/** Waits until the service worker answers for the page: from then on it works without a network. */
+export const underServiceWorker = (page: Page): Promise<void> =>
+  page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+    if (!navigator.serviceWorker.controller)
+      await new Promise((resolve) =>
+        navigator.serviceWorker.addEventListener('controllerchange', resolve, { once: true }),
+      );
+  });

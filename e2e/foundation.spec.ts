@@ -1,5 +1,5 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { bringDemo, expect, storedTexts, test } from './fixtures';
+import { bringDemo, expect, storedTexts, test, underServiceWorker } from './fixtures';
 
 const ROUTES = [
   '/',
@@ -67,14 +67,7 @@ test('works offline after one load: other pages, fonts, workers, a PDF, saving',
   allowed('ERR_INTERNET_DISCONNECTED');
   allowed('Failed to load resource');
   await bringDemo(page);
-  await page.evaluate(async () => {
-    await navigator.serviceWorker.ready;
-    if (!navigator.serviceWorker.controller) {
-      await new Promise((resolve) =>
-        navigator.serviceWorker.addEventListener('controllerchange', resolve, { once: true }),
-      );
-    }
-  });
+  await underServiceWorker(page);
   await context.setOffline(true);
   await page.goto('/damage/lectern-2/patch');
   await expect(page.getByRole('radio', { name: /colour difference/ }).first()).toBeVisible({

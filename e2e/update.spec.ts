@@ -11,7 +11,7 @@ import {
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { expect, test } from './fixtures';
+import { expect, test, underServiceWorker } from './fixtures';
 
 const PORT = 8098;
 const BASE = `http://127.0.0.1:${PORT}`;
@@ -66,13 +66,7 @@ test('an open page goes on with the old version, offers the new one, and takes i
   const context = await browser.newContext({ baseURL: BASE });
   const page = await context.newPage();
   await page.goto('/');
-  await page.evaluate(async () => {
-    await navigator.serviceWorker.ready;
-    if (!navigator.serviceWorker.controller)
-      await new Promise((resolve) =>
-        navigator.serviceWorker.addEventListener('controllerchange', resolve, { once: true }),
-      );
-  });
+  await underServiceWorker(page);
   // Opened anew, it stands under the worker, and has loaded nothing but the first page.
   await page.goto('/');
   await expect(page.getByText('One damage, one answer')).toBeVisible();
@@ -114,13 +108,7 @@ test('photos shared by another app wait, and become faces of a piece', async ({ 
   const context = await browser.newContext({ baseURL: BASE });
   const page = await context.newPage();
   await page.goto('/');
-  await page.evaluate(async () => {
-    await navigator.serviceWorker.ready;
-    if (!navigator.serviceWorker.controller)
-      await new Promise((resolve) =>
-        navigator.serviceWorker.addEventListener('controllerchange', resolve, { once: true }),
-      );
-  });
+  await underServiceWorker(page);
   const picture = readFileSync('public/icon.png').toString('base64');
   await page.evaluate(async (png) => {
     const bytes = Uint8Array.from(atob(png), (c) => c.charCodeAt(0));
