@@ -207,6 +207,16 @@ describe('what is broken does not keep the rest from coming back', () => {
     );
   });
 
+  test('a photo that is no base64 goes aside as it is, and does not stop the backup', async () => {
+    const { store, storage } = storeWith(shopOf());
+    const torn = JSON.stringify({ ...photo('x3', 3), body: { name: 'x3', widthPx: 8, heightPx: 6, jpeg: '/9jAA' } }); // prettier-ignore
+    storage.data.set('picture/x3', torn);
+    const backup = await opened(await backupOf(store));
+    expect(backup.pictures).toEqual(['x1', 'x2']);
+    expect(backup.aside.map((a) => a.text)).toEqual([torn]);
+    expect(backup.unreadable).toEqual([]);
+  });
+
   test('a file changed by hand is named, and the others come in', async () => {
     const { store } = storeWith(shopOf());
     const blob = await tampered(await backupOf(store), (files) => {
@@ -252,7 +262,10 @@ describe('what is broken does not keep the rest from coming back', () => {
       files.delete('manifest.json');
     });
     const backup = await opened(blob);
-    expect(backup.unreadable[0]?.reason).toContain('__proto__');
+    expect(backup.unreadable.map((u) => u.reason)).toEqual([
+      'It is missing, so what else may be missing is not known.',
+      expect.stringContaining('__proto__'),
+    ]);
     expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
   });
 

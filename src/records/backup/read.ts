@@ -82,6 +82,11 @@ async function readArchive(file: Blob, name: string, context: JobContext): Promi
     part: path,
     reason,
   }));
+  if (!manifest)
+    unreadable.push({
+      part: 'manifest.json',
+      reason: 'It is missing, so what else may be missing is not known.',
+    });
   for (const path of manifest?.files.keys() ?? [])
     if (!archive.paths.includes(path))
       unreadable.push({ part: path.slice(0, 120), reason: 'It is missing from the file.' });

@@ -38,6 +38,15 @@ function ofPiece(records: readonly AnyStored[], pieceId: string): AnyStored[] {
   return [...own, ...records.filter((r) => r.kind === 'veneer' && taken.has(r.id))];
 }
 
+/** Bytes of a stored photo; nothing when they cannot be decoded. */
+function decoded(base64: string): Uint8Array | undefined {
+  try {
+    return bytesOf(base64);
+  } catch {
+    return undefined;
+  }
+}
+
 const json = (value: unknown): Uint8Array => textBytes(JSON.stringify(value, null, 1));
 
 /**
@@ -104,8 +113,13 @@ export async function writeBackup(
         const record = readable(key, text);
         if (!record || !isOf(record, 'picture')) continue;
         const { jpeg, ...body } = record.body;
+        const bytes = decoded(jpeg);
+        if (!bytes) {
+          aside.push({ key, reason: 'Its photo is damaged.', text });
+          continue;
+        }
         captions.push({ ...record, body });
-        yield item(`pictures/${record.id}.jpg`, bytesOf(jpeg));
+        yield item(`pictures/${record.id}.jpg`, bytes);
       }
     }
     counts.picture = captions.length;
