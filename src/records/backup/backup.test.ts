@@ -352,6 +352,8 @@ describe('laying two devices together', () => {
     expect((await bench.store.get('piece', 'p1'))?.body).toEqual({ ...before, note: 'seen meanwhile' });
     expect((await bench.store.get('piece', 'p9'))?.body.note).toBe('glued already');
     expect(await bench.store.get('piece', 'p8')).toBeUndefined();
+    // What was taken back can be read in again.
+    expect((await previewBackup(bench.store, await back())).newerThere).toContain('Lectern');
   });
 
   test('merging is the same whichever side takes the other in, when nothing is in conflict', async () => {

@@ -81,14 +81,22 @@ function takenBack(before: AnyStored, after: AnyStored, now: AnyStored): AnyStor
     Object.entries(r.body).find(([f]) => f === field)?.[1];
   const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
   const fields = new Set([before, after, now].flatMap((r) => Object.keys(r.body)));
+  const since = [...fields].filter((f) => !same(value(now, f), value(after, f)));
   const body = [...fields].flatMap((f): [string, unknown][] => {
-    const changedSince = !same(value(now, f), value(after, f));
-    const kept = value(changedSince ? now : before, f);
+    const kept = value(since.includes(f) ? now : before, f);
     return kept === undefined ? [] : [[f, kept]];
   });
-  const result = readText(
-    JSON.stringify({ ...now, revision: now.revision + 1, body: Object.fromEntries(body) }),
-  );
+  // What was taken back was not seen: the same file can be read in again.
+  const edits = { ...before.edits };
+  const seen = { ...before.seen };
+  for (const f of since) {
+    const edit = now.edits?.[f];
+    if (!edit) continue;
+    edits[f] = edit;
+    seen[edit.by] = Math.max(edit.at, seen[edit.by] ?? 0);
+  }
+  const revision = now.revision + 1;
+  const result = readText(JSON.stringify({ ...now, edits, seen, revision, body: Object.fromEntries(body) }));
   return result.ok ? result.record : now;
 }
 
