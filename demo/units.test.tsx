@@ -48,6 +48,7 @@ function visits(): Visit[] {
   return [
     ...of('trail', w.TrailScreen, ids('piece')),
     ...of('about', w.AboutScreen, ids('piece')),
+    ...of('plan', w.PlanScreen, ids('piece')),
     ...of('parts', w.PartsScreen, ids('piece')),
     ...of('record', w.RecordScreen, ids('piece')),
     ...of('report', w.ReportScreen, ids('piece')),

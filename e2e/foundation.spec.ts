@@ -28,6 +28,7 @@ const ROUTES = [
   '/damage/lectern-2/patch',
   '/damage/lectern-2/blend',
   '/piece/lectern/ways',
+  '/piece/lectern/plan',
   '/bench',
   '/stock',
   '/stock/v-cherry',

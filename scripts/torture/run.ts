@@ -67,7 +67,7 @@ const SPOILT: Record<string, (text: string) => string> = {
 };
 const ROUTES = [
   '/', '/bench', '/stock', '/shop', '/data', '/quick', '/piece/lectern', '/piece/lectern/about', '/piece/lectern/parts',
-  '/piece/lectern/record', '/piece/lectern/report', '/piece/lectern/ways', '/face/lectern-slope', '/damage/lectern-1',
+  '/piece/lectern/record', '/piece/lectern/report', '/piece/lectern/ways', '/piece/lectern/plan', '/face/lectern-slope', '/damage/lectern-1',
   '/damage/lectern-1/decide', '/damage/lectern-1/press', '/damage/lectern-1/glueup', '/damage/lectern-2/patch',
   '/damage/lectern-2/blend', '/damage/stool-1/joint', '/damage/stool-1/movement', '/stock/v-walnut', '/nowhere',
 ]; // prettier-ignore

@@ -38,7 +38,11 @@ const shown = rooms.flatMap(([room, names]) =>
 /** Numbers that are no figures of the trade: counts, limits of fields, arrangements of code. Each with the reason. */
 const NO_FIGURES: Record<string, string> = {
   'adhesive.GLUE_FIGURES': 'limits of what may be typed',
+  'apart.JOINTS': 'marks of how much breaks; its minutes carry their source',
   'bench.COAT_FIGURES': 'limits of what may be typed',
+  'bench.MOST_GOES': 'limits of what may be typed',
+  'bench.OWN_MINUTES': 'limits of what may be typed',
+  'bench.OWN_WAIT_MINUTES': 'limits of what may be typed',
   'adhesive.SHOP_RANGE_C': 'limits of what may be typed',
   'calendar.DAY_MIN': 'minutes of a day',
   'front.NO_FRONT': 'an empty page',

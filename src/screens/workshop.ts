@@ -10,6 +10,7 @@ export { JointScreen } from './joint/JointScreen';
 export { MovementScreen } from './movement/MovementScreen';
 export { PatchScreen } from './patch/PatchScreen';
 export { TrailScreen } from './pieces/TrailScreen';
+export { PlanScreen } from './plan/PlanScreen';
 export { PressScreen } from './press/PressScreen';
 export { RecordScreen } from './record/RecordScreen';
 export { ReportScreen } from './report/ReportScreen';

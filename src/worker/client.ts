@@ -3,7 +3,7 @@ import type { Tones } from '@/core/colour';
 import type { Bar, Front } from '@/core/front';
 import type { Polygon } from '@/core/geometry';
 import type { QuietSlit } from '@/core/glueup';
-import type { Deadline, FaceView, Plan } from '@/core/job';
+import type { Deadline, FaceView, Moves, Plan } from '@/core/job';
 import type { Manifest, Preview, TakeChoices, Taken } from '@/records/backup';
 import type { Room } from '@/records/room';
 import { openLine, overLine, type Line } from './line';
@@ -136,3 +136,7 @@ export const thinPhotos = (pictures: string[], options: JobOptions): Promise<num
 /** How the day a piece is wanted by stands; nothing without such a day. @param at local time without zone */
 export const planDeadline = (pieceId: string, at: string): Promise<Deadline | undefined> =>
   run({}, (id, worker) => worker.deadline(id, pieceId, at));
+
+/** What moving a phase, or finishing a part apart, would change. @param at local time without zone */
+export const planMoves = (pieceId: string, at: string): Promise<Moves | undefined> =>
+  run({}, (id, worker) => worker.moves(id, pieceId, at));

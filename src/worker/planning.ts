@@ -23,7 +23,12 @@ import {
   restingPiece,
   linksOfChain,
   planOf,
+  handsMin,
+  isTicked,
+  possibleMoves,
   quickerWays,
+  type Moves,
+  type Piece,
   slackDays,
   type Deadline,
   type Job,
@@ -103,7 +108,12 @@ function kept<T>(): (key: string, make: () => T) => T {
 }
 
 const doneSteps = (log: readonly Stored<'log'>[]): DoneStep[] =>
-  log.map((l) => ({ taskId: l.body.taskId, doneAt: l.body.doneAt, actualMin: l.body.actualMin }));
+  log.map(({ body: { taskId, doneAt, actualMin, faces } }) => ({
+    taskId,
+    doneAt,
+    actualMin,
+    ...(faces ? { faces } : {}),
+  }));
 
 /** The newest first; what is not in work stands at the end. */
 const inWorkFirst = (a: FrontPiece, b: FrontPiece): number =>
@@ -214,12 +224,18 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     return `${build} ${records} ${JSON.stringify(shop.learned)}`;
   }
 
-  function planFor(piece: Stored<'piece'>, shelf: Shelf, choices?: Job['choices']): Promise<Plan> {
+  function planFor(
+    given: Stored<'piece'>,
+    shelf: Shelf,
+    choices?: Job['choices'],
+    otherwise: Partial<Piece> = {},
+  ): Promise<Plan> {
+    const piece = { ...given, body: { ...given.body, ...otherwise } };
     const faces = shelf.faces.filter((f) => f.body.pieceId === piece.id);
     const damages = shelf.damages.filter((d) => d.body.pieceId === piece.id);
     const log = shelf.log.filter((l) => l.body.pieceId === piece.id);
     const used = shelf.veneers.filter((v) => damages.some((d) => d.body.patch.veneerId === v.id));
-    const key = `${keyOfPlan(piece, shelf)} ${choices ? JSON.stringify(choices) : ''}`;
+    const key = `${keyOfPlan(piece, shelf)} ${JSON.stringify([choices, otherwise])}`;
     return plans(key, async () =>
       planOf({
         piece,
@@ -258,27 +274,19 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     const { workingHours } = shelf.shop;
     const hours = { resources: resourcesOf(shelf.shop), workingHours };
     const tasks: PieceTask[] = [];
+    const done: DoneStep[] = [];
     const stuck: NonNullable<BenchPlan['stuck']> = [];
     for (const piece of shelf.pieces) {
       if (isThrough(piece, shelf, front.get(piece.id), at)) continue;
       const plan = await planFor(piece, shelf);
-      if (plan.repairs.length === 0) continue;
       const own = plan.tasks.map((t) => ({ ...t, pieceId: piece.id, pieceName: piece.body.name }));
-      const ticked = doneSteps(shelf.log.filter((l) => l.body.pieceId === piece.id));
-      const known = new Set(own.map((t) => t.id));
-      const reason = impossible(
-        benchInput(
-          own,
-          ticked.filter((d) => known.has(d.taskId)),
-          hours,
-          at,
-        ),
-      );
+      const reason = impossible(benchInput(own, plan.done, hours, at));
       if (reason) stuck.push({ pieceId: piece.id, pieceName: piece.body.name, reason });
-      else tasks.push(...own);
+      else {
+        tasks.push(...own);
+        done.push(...plan.done);
+      }
     }
-    const known = new Set(tasks.map((t) => t.id));
-    const done = doneSteps(shelf.log).filter((d) => known.has(d.taskId));
     const found = { tasks, done, ...(stuck.length > 0 ? { stuck } : {}) };
     if (tasks.length === 0) return found;
     const input = { ...benchInput(tasks, done, hours, at), ...(tries === undefined ? {} : { tries }) };
@@ -305,22 +313,21 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     { tasks, done }: BenchPlan,
     piece: Stored<'piece'>,
     shelf: Shelf,
-    choices: NonNullable<Job['choices']>,
+    { choices, otherwise }: { choices?: Job['choices']; otherwise?: Partial<Piece> },
     at: string,
-  ): Promise<string | undefined> {
-    const other = await planFor(piece, shelf, choices);
+  ): Promise<{ ready: string; steps: number; handsMin: number } | undefined> {
+    const other = await planFor(piece, shelf, choices, otherwise);
     const own = other.tasks.map((t) => ({ ...t, pieceId: piece.id, pieceName: piece.body.name }));
-    const all = [...tasks.filter((t) => t.pieceId !== piece.id), ...own];
-    const known = new Set(all.map((t) => t.id));
+    const others = tasks.filter((t) => t.pieceId !== piece.id);
+    const all = [...others, ...own];
+    const known = new Set(others.map((t) => t.id));
     const hours = { resources: resourcesOf(shelf.shop), workingHours: shelf.shop.workingHours };
-    const input = benchInput(
-      all,
-      done.filter((d) => known.has(d.taskId)),
-      hours,
-      at,
-    );
+    const input = benchInput(all, [...done.filter((d) => known.has(d.taskId)), ...other.done], hours, at);
     if (impossible(input)) return undefined;
-    return readyDay({ tasks: all, done, schedule: await schedule({ ...input, tries: 0 }) }, piece.id);
+    const ready = readyDay({ tasks: all, done, schedule: await schedule({ ...input, tries: 0 }) }, piece.id);
+    return ready === undefined
+      ? undefined
+      : { ready, steps: other.tasks.filter(isTicked).length, handsMin: handsMin(other.tasks) };
   }
 
   async function pictureOf(
@@ -383,9 +390,10 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
         );
         for (const way of quicker.slice(0, MOST_WAYS)) {
           await breathe(context, ways.length / quicker.length);
-          const then = await readyWith(bench, piece, shelf, { [way.damageId]: { method: way.method } }, at);
-          if (then !== undefined && then < ready)
-            ways.push({ ...way, ready: then, slackDays: slackDays(wanted, then) });
+          const choices = { [way.damageId]: { method: way.method } };
+          const then = await readyWith(bench, piece, shelf, { choices }, at);
+          if (then !== undefined && then.ready < ready)
+            ways.push({ ...way, ready: then.ready, slackDays: slackDays(wanted, then.ready) });
         }
       }
       return {
@@ -395,6 +403,25 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
         chain: drivingChain(own, bench.schedule?.tasks ?? []).flatMap((id) => title.get(id) ?? []),
         ways: ways.sort((a, b) => a.ready.localeCompare(b.ready)),
       };
+    },
+
+    /** What every move of the order would change: steps, hands and the day the piece is ready. */
+    async moves(pieceId: string, at: string, context: JobContext = {}): Promise<Moves | undefined> {
+      const shelf = await read();
+      const piece = shelf.pieces.find((p) => p.id === pieceId);
+      if (!piece) return undefined;
+      const bench = await benchOf(shelf, at, context, { tries: 0 });
+      const now = await readyWith(bench, piece, shelf, {}, at);
+      const moves: Moves['moves'] = [];
+      for (const move of possibleMoves(
+        piece.body,
+        shelf.faces.filter((f) => f.body.pieceId === pieceId),
+      )) {
+        await breathe(context, 0.5);
+        const then = await readyWith(bench, piece, shelf, { otherwise: move.otherwise }, at);
+        if (then) moves.push({ ...move, ...then });
+      }
+      return { ...(now ? { now } : {}), moves };
     },
 
     /** The pieces on the first page. @param last what it showed before: pictures that are still true, and the days, are taken from it; and when the shop was last saved to a file */

@@ -5,7 +5,7 @@ import { compute } from '@/core/computations';
 import type { Bar, Front } from '@/core/front';
 import type { Polygon } from '@/core/geometry';
 import { quietSlit, type QuietSlit } from '@/core/glueup';
-import type { Deadline, FaceView, Plan } from '@/core/job';
+import type { Deadline, FaceView, Moves, Plan } from '@/core/job';
 import { inspectPicture, STORED_SIDE_PX, warp, type Raster } from '@/core/picture';
 import {
   previewBackup,
@@ -263,6 +263,11 @@ const api = {
   /** How the day a piece is wanted by stands. */
   deadline(id: number, pieceId: string, at: string): Promise<Outcome<Deadline | undefined>> {
     return job(id, undefined, (context) => planner.deadline(pieceId, at, context));
+  },
+
+  /** What moving a phase, or finishing a part apart, would change. */
+  moves(id: number, pieceId: string, at: string): Promise<Outcome<Moves | undefined>> {
+    return job(id, undefined, (context) => planner.moves(pieceId, at, context));
   },
 
   /** The pieces on the first page; kept for the next time it is opened. */

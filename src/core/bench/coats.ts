@@ -1,4 +1,4 @@
-import type { Deed } from '../catalogue';
+import type { Deed, MaterialId } from '../catalogue';
 import { figureOf } from '../figures';
 import { memory, practice, sourced, type Source, type Sourced } from '../sources';
 import type { FinishGoal } from '../terms';
@@ -7,7 +7,8 @@ export type Coats = {
   title: string;
   detail: string;
   count: Sourced;
-  attended: Sourced;
+  /** What is spread, coat by coat; the last one stands for those after it. */
+  materials: readonly MaterialId[];
   between: Sourced;
   /** From the last coat until the piece may be handled. */
   handleMin: Sourced;
@@ -20,7 +21,6 @@ export type Coats = {
 
 const HOUR = 60;
 const DAY = 24 * HOUR;
-const HAND = memory('minutes of a careful hand on one face; your own log goes first');
 const WORDS = practice('coats, scuffing and waits as the trade has them');
 const label = (what: string) => memory(`${what}; the label goes first`);
 
@@ -28,9 +28,9 @@ const label = (what: string) => memory(`${what}; the label goes first`);
 export const COATS: Record<Exclude<FinishGoal, 'keep'>, Coats> = {
   shellac: {
     title: 'Shellac',
+    materials: ['shellac'],
     detail: 'Thin coats; scuff at P320 (ISO 6344) between.',
     count: sourced(3, practice('one or two coats of sealer, up to about six in all')),
-    attended: sourced(20, HAND),
     between: sourced(2 * HOUR, label('a thin coat of shellac is scuffed after about two hours')),
     handleMin: sourced(DAY, label('shellac is handled the next day')),
     rub: {
@@ -42,9 +42,9 @@ export const COATS: Record<Exclude<FinishGoal, 'keep'>, Coats> = {
   },
   lacquer: {
     title: 'Lacquer',
+    materials: ['lacquer'],
     detail: 'Three coats; scuff at P400 (ISO 6344) between.',
     count: sourced(3, practice('three coats of lacquer')),
-    attended: sourced(20, HAND),
     between: sourced(HOUR, label('lacquer is scuffed after about an hour')),
     handleMin: sourced(DAY, label('lacquer is handled the next day')),
     rub: {
@@ -56,9 +56,9 @@ export const COATS: Record<Exclude<FinishGoal, 'keep'>, Coats> = {
   },
   varnish: {
     title: 'Varnish',
+    materials: ['varnish'],
     detail: 'Three coats, dust-free; scuff at P320 (ISO 6344) between.',
     count: sourced(3, practice('three coats of varnish')),
-    attended: sourced(25, HAND),
     between: sourced(12 * HOUR, label('varnish is scuffed the next day')),
     handleMin: sourced(2 * DAY, label('varnish is handled after two days')),
     rub: {
@@ -70,9 +70,9 @@ export const COATS: Record<Exclude<FinishGoal, 'keep'>, Coats> = {
   },
   oil: {
     title: 'Hard-wax oil',
+    materials: ['hardWaxOil'],
     detail: 'With a pad finer than the last grit; buff off after 1–2 h. Fully hard after about 30 days.',
     count: sourced(2, practice('two thin coats, each buffed off')),
-    attended: sourced(25, HAND),
     between: sourced(12 * HOUR, label('the second coat follows the next day')),
     handleMin: sourced(
       DAY,
@@ -83,10 +83,10 @@ export const COATS: Record<Exclude<FinishGoal, 'keep'>, Coats> = {
   },
   paint: {
     title: 'Prime and paint',
+    materials: ['primer', 'paint'],
     detail:
       'Primer, then two coats; scuff at P320 (ISO 6344) between. Rubbing and washing wait as the label says.',
     count: sourced(3, practice('a primer and two coats')),
-    attended: sourced(25, HAND),
     between: sourced(4 * HOUR, label('paint is coated again after some hours')),
     handleMin: sourced(DAY, label('paint is handled the next day')),
     deeds: ['solvent'],

@@ -8,9 +8,27 @@ export {
   type ScheduleTask,
 } from './schedule';
 export { COAT_FIGURES, COATS, coatsOf, type CoatFigure, type OwnCoats } from './coats';
-export { pieceSteps, type FaceWork } from './pieceSteps';
+export { pieceSteps, type DoneFaces, type FaceWork } from './pieceSteps';
+export { UNMEASURED, type Spent } from './bySize';
+export {
+  MOST_GOES,
+  OWN_MINUTES,
+  OWN_WAIT_MINUTES,
+  ownTaskId,
+  type OwnStep,
+  type StepChange,
+} from './ownSteps';
 export { BLEND_DEEDS, type GlueWork, type LinkWork } from './repairSteps';
-export { phaseOrder } from './order';
-export { tasksFor, type BenchTask, type PieceWork, type RepairWork } from './tasks';
+export {
+  movePhase,
+  MOVES,
+  ORDER_SOURCE,
+  orderProblems,
+  phaseOrder,
+  PRECEDENCE,
+  type MoveResult,
+} from './order';
+export { tasksFor, type PieceTasks, type PieceWork, type RepairWork } from './tasks';
 export { drivingChain } from './driving';
-export { benchInput, type BenchShop, type DoneStep } from './plan';
+export { benchInput, creditedTo, type BenchShop } from './plan';
+export type { BenchTask, DoneStep } from './task';

@@ -1,9 +1,17 @@
 import { DAY_MIN, localFrom, minutesFrom } from '../calendar';
 import type { ScheduleInput, ScheduleTask } from './schedule';
-import type { BenchTask } from './tasks';
+import type { BenchTask, DoneStep } from './task';
 
-/** What the log says of a step: when it was done and how long it took. */
-export type DoneStep = { taskId: string; doneAt: string; actualMin: number };
+/** What is ticked off, under the names that the plan has now. */
+export const creditedTo = (tasks: readonly BenchTask[], done: readonly DoneStep[]): DoneStep[] => {
+  const byId = new Map(done.map((d) => [d.taskId, d]));
+  return tasks.flatMap((t) => {
+    const entry = byId.get(t.id) ?? (t.aka === undefined ? undefined : byId.get(t.aka));
+    if (!entry) return [];
+    const { doneAt, actualMin, faces } = entry;
+    return [{ taskId: t.id, doneAt, actualMin, ...(faces ? { faces } : {}) }];
+  });
+};
 
 export type BenchShop = {
   resources: Record<string, number>;

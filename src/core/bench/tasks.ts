@@ -1,35 +1,25 @@
 import type { MethodId, PhaseId } from '../catalogue';
 import type { BlendPlan } from '../colour';
 import type { DamageKind } from '../damage';
-import { cautionsFor, type CautionId, type Hazard, type RiskySurface } from '../safety';
+import { cautionsFor, type Hazard, type RiskySurface } from '../safety';
 import { figureOf, type Learned } from '../figures';
-import type { SandingBudget } from '../sanding';
-import { describeSource } from '../sources';
+import { memory, sourced, describeSource } from '../sources';
 import type { FinishGoal } from '../terms';
 import type { Ways } from '../ways';
 import type { COATS, OwnCoats } from './coats';
 import { phaseOrder } from './order';
-import { pieceSteps, type FaceWork } from './pieceSteps';
-import { repairSteps, type LinkWork } from './repairSteps';
-
-export type BenchTask = {
-  id: string;
-  phase: PhaseId;
-  title: string;
-  detail: string;
-  attendedMin: number;
-  /** Where your log shows that it varies. */
-  attendedRange?: { leastMin: number; mostMin: number };
-  /** What is learned from it when it is ticked off: the kind of work, and the book's minutes. */
-  learns?: { step: string; bookMin: number };
-  unattendedMin: number;
-  after: string[];
-  needs: Record<string, number>;
-  attendedNeeds: Record<string, number>;
-  cautions: CautionId[];
-  /** Where its minutes come from. */
-  from: string;
-};
+import {
+  changedTasks,
+  inGoes,
+  ownTaskId,
+  ownTasks,
+  untangled,
+  type OwnStep,
+  type StepChange,
+} from './ownSteps';
+import { pieceSteps, type DoneFaces, type FaceWork, type PieceStep } from './pieceSteps';
+import { repairSteps, type LinkWork, type WorkedStep } from './repairSteps';
+import type { BenchTask } from './task';
 
 export type RepairWork = {
   damageId: string;
@@ -43,6 +33,11 @@ export type RepairWork = {
   blend?: BlendPlan;
   /** What it is done on, for its cautions. */
   surface: RiskySurface;
+  faceId?: string;
+  /** The part that its face is finished apart with. */
+  part?: string;
+  /** How often it has grown while it was mended: what was done before is history, its steps are done anew. */
+  round?: number;
 };
 
 export type PieceWork = {
@@ -53,78 +48,150 @@ export type PieceWork = {
   holds?: readonly Hazard[];
   ways: Ways;
   repairs: RepairWork[];
-  sanding?: SandingBudget;
+  /** Steps that the user has added, and what was changed of the plan's. */
+  ownSteps?: readonly OwnStep[];
+  changes?: readonly StepChange[];
+  /** What is ticked off. */
+  done?: readonly DoneFaces[];
 };
+
+/** The steps of a piece, and what of the user's changes could not be followed. */
+export type PieceTasks = { tasks: BenchTask[]; problems: string[] };
+
+/** Longer than this nobody stands at one thing: it is done in several goes. min. */
+const MOST_IN_ONE_GO_MIN = sourced(180, memory('a morning at one thing is enough'));
 
 const WET_ONLY = 'Old paint around it: test it for lead, work wet, nothing dry.';
 
+type Shown = { prefix: string; label?: string; faces?: string[]; part?: string };
+
+function taskOf(
+  step: Pick<PieceStep, 'range' | 'spends' | 'aka'> & WorkedStep,
+  { prefix, label, faces, part }: Shown,
+  surface: RiskySurface,
+  learned: Learned,
+): BenchTask {
+  const attended = figureOf(step.attended, { shares: learned[step.learns ?? ''] ?? [] });
+  const cautions = cautionsFor(step.deeds, surface, step.glue);
+  const wet = label && cautions.includes('leadPaint') ? ` ${WET_ONLY}` : '';
+  // What the log shows goes before the book, and so does its range.
+  const range =
+    attended.least !== undefined && attended.most !== undefined
+      ? { leastMin: Math.floor(attended.least), mostMin: Math.ceil(attended.most) }
+      : step.range && { leastMin: Math.floor(step.range.leastMin), mostMin: Math.ceil(step.range.mostMin) };
+  return {
+    id: `${prefix}/${step.key}`,
+    phase: step.phase,
+    title: label ? `${step.title}: ${label}` : step.title,
+    detail: `${step.detail}${wet}`,
+    attendedMin: Math.ceil(attended.value),
+    ...(range ? { attendedRange: range } : {}),
+    ...(step.learns && step.attended.value > 0
+      ? { learns: { step: step.learns, bookMin: step.attended.value } }
+      : {}),
+    unattendedMin: Math.ceil(step.wait?.value ?? 0),
+    after: (step.after ?? []).map((key) => `${prefix}/${key}`),
+    needs: step.needs,
+    attendedNeeds: step.attended.value > 0 ? { hands: 1 } : {},
+    cautions,
+    from: [
+      `Work: ${describeSource(attended.source)}`,
+      ...(step.wait ? [`Waiting: ${describeSource(step.wait.source)}`] : []),
+    ].join(' '),
+    ...(faces ? { faces } : {}),
+    ...(part ? { part } : {}),
+    ...(step.spends ? { spends: step.spends } : {}),
+    ...(step.aka ? { aka: `${prefix}/${step.aka}` } : {}),
+  };
+}
+
+/** A repair that grew is done anew under names of its own. */
+const inRound = (step: WorkedStep, round: number): WorkedStep =>
+  round === 0
+    ? step
+    : {
+        ...step,
+        key: `${step.key}~${round + 1}`,
+        ...(step.after ? { after: step.after.map((k) => `${k}~${round + 1}`) } : {}),
+      };
+
+/** Of a coat: its finish and part, and which coat it is. */
+const COAT = /^(.*)\/coat(\d+)([^~]*)(~\d+)?$/;
+
+/** Coats of one finish follow each other, and whole faces are sanded when their patches are level. */
+function tied(tasks: readonly BenchTask[]): BenchTask[] {
+  const coats = tasks.flatMap((t) => {
+    const [, piece, nth, finish] = COAT.exec(t.id) ?? [];
+    return nth === undefined ? [] : [{ id: t.id, kind: `${piece}/${finish}`, nth: Number(nth) }];
+  });
+  const levelled = tasks.filter((t) => t.phase === 'level' && !isSanding(t));
+  return tasks.map((t) => {
+    const coat = coats.find((c) => c.id === t.id);
+    if (coat) {
+      const before = coats.filter((c) => c.kind === coat.kind && c.nth === coat.nth - 1).map((c) => c.id);
+      return { ...t, after: [...t.after, ...before] };
+    }
+    if (!isSanding(t)) return t;
+    const own = levelled.filter((o) => !o.faces || o.faces.some((f) => t.faces?.includes(f)));
+    return { ...t, after: [...t.after, ...own.map((o) => o.id)] };
+  });
+}
+
+const isSanding = ({ id, phase }: BenchTask): boolean => phase === 'level' && /\/sand[^/]*$/.test(id);
+
 /**
- * All steps of a piece's repairs in the order of work. Each waits for the steps of its own repair that come before it, and
- * for everything of the last phase before its own. Names of steps are stable, so that the log can refer to them.
+ * All steps of a piece in the order of work, its repairs and its faces. Each waits for the steps of its own repair that come
+ * before it, and for everything of the last phase before its own in the part that is finished together. Names of steps are
+ * stable, so that the log can refer to them.
  */
 export function tasksFor(
   piece: PieceWork,
   { learned = {}, coats }: { learned?: Learned; coats?: Partial<Record<keyof typeof COATS, OwnCoats>> } = {},
-): BenchTask[] {
-  const tasks: BenchTask[] = [];
-  const add = (
-    prefix: string,
-    label: string | undefined,
-    step: ReturnType<typeof repairSteps>[number],
-    surface: RiskySurface,
-  ): void => {
-    const attended = figureOf(step.attended, { shares: learned[step.learns ?? ''] ?? [] });
-    const cautions = cautionsFor(step.deeds, surface, step.glue);
-    const wet = label && cautions.includes('leadPaint') ? ` ${WET_ONLY}` : '';
-    tasks.push({
-      id: `${prefix}/${step.key}`,
-      phase: step.phase,
-      title: label ? `${step.title}: ${label}` : step.title,
-      detail: `${step.detail}${wet}`,
-      attendedMin: Math.ceil(attended.value),
-      ...(attended.least !== undefined && attended.most !== undefined
-        ? { attendedRange: { leastMin: Math.floor(attended.least), mostMin: Math.ceil(attended.most) } }
-        : {}),
-      ...(step.learns && step.attended.value > 0
-        ? { learns: { step: step.learns, bookMin: step.attended.value } }
-        : {}),
-      unattendedMin: Math.ceil(step.wait?.value ?? 0),
-      after: (step.after ?? []).map((key) => `${prefix}/${key}`),
-      needs: step.needs,
-      attendedNeeds: step.attended.value > 0 ? { hands: 1 } : {},
-      cautions,
-      from: [
-        `Work: ${describeSource(attended.source)}`,
-        ...(step.wait ? [`Waiting: ${describeSource(step.wait.source)}`] : []),
-      ].join(' '),
-    });
-  };
-  for (const repair of piece.repairs) {
-    const { goal, ways } = piece;
-    const steps = repairSteps({ ...repair, main: repair.method, goal, ways });
-    for (const step of steps) add(repair.damageId, repair.label, step, repair.surface);
-  }
-  for (const step of pieceSteps({ ...piece, holds: piece.holds, ...(coats ? { coats } : {}) }))
-    add(piece.pieceId, undefined, { ...step, needs: {} }, step.surface);
-  // Coats follow each other; everything else of a piece is tied by phases.
-  tasks.forEach((t) => {
-    const coat = /^(.*\/coat)(\d)$/.exec(t.id);
-    if (coat && Number(coat[2]) > 1) t.after.push(`${coat[1]}${Number(coat[2]) - 1}`);
-    // The whole face is sanded when its patches are level.
-    if (t.id === `${piece.pieceId}/sand`)
-      t.after.push(...tasks.filter((o) => o.phase === 'level' && o !== t).map((o) => o.id));
+): PieceTasks {
+  const { goal, ways, pieceId, done = [], ownSteps = [], changes = [] } = piece;
+  const repaired = piece.repairs.flatMap((repair) => {
+    const { damageId: prefix, label, faceId, part, surface, round = 0 } = repair;
+    const shown = { prefix, label, ...(faceId ? { faces: [faceId] } : {}), ...(part ? { part } : {}) };
+    return repairSteps({ ...repair, main: repair.method, goal, ways }).map((s) =>
+      taskOf(inRound(s, round), shown, surface, learned),
+    );
   });
-  return linkPhases(tasks, phaseOrder(piece.ways));
+  const whole = pieceSteps({ ...piece, holds: piece.holds, ...(coats ? { coats } : {}) }).map(
+    (s) =>
+    taskOf({ ...s, needs: {} }, { prefix: pieceId, ...(s.faces ? { faces: s.faces } : {}), ...(s.part ? { part: s.part } : {}) }, s.surface, learned), // prettier-ignore
+  );
+  const own = ownTasks(pieceId, ownSteps);
+  const linked = linkPhases([...tied([...repaired, ...whole]), ...own], phaseOrder(ways));
+  const free = untangled(linked, new Set(ownSteps.map((s) => ownTaskId(pieceId, s))));
+  const ticked = new Set(done.map((d) => d.taskId));
+  const changed = changedTasks(free.tasks, changes, ticked);
+  return {
+    tasks: changed.tasks.flatMap((t) => {
+      const goes = Math.ceil(t.attendedMin / MOST_IN_ONE_GO_MIN.value);
+      return goes > 1 && !ticked.has(t.id) ? inGoes(t, goes) : [t];
+    }),
+    problems: [...free.problems, ...changed.problems],
+  };
 }
 
+/** What is finished apart waits for its own earlier phases only; the whole piece is put together when every part is ready. */
 function linkPhases(tasks: readonly BenchTask[], order: readonly PhaseId[]): BenchTask[] {
-  const groups = order.map((id) => tasks.filter((t) => t.phase === id));
   const at = (t: BenchTask): number => order.indexOf(t.phase);
+  const last = order.length - 1;
+  const parts = [...new Set(tasks.map((t) => t.part ?? ''))];
   return tasks
     .map((t) => {
-      const earlier = groups.slice(0, at(t)).filter((group) => group.length > 0);
-      const previous = earlier[earlier.length - 1]?.map((o) => o.id) ?? [];
-      return { ...t, after: [...new Set([...t.after, ...previous])] };
+      const previous = (part: string): BenchTask[] => {
+        const earlier = order
+          .slice(0, at(t))
+          .map((id) =>
+            tasks.filter((o) => o.phase === id && ((o.part ?? '') === part || o.phase === 'intake')),
+          )
+          .filter((group) => group.length > 0);
+        return earlier[earlier.length - 1] ?? [];
+      };
+      const before = (at(t) === last ? parts : [t.part ?? '']).flatMap(previous).map((o) => o.id);
+      return { ...t, after: [...new Set([...t.after, ...before])] };
     })
     .sort((a, b) => at(a) - at(b));
 }

@@ -31,6 +31,15 @@ export const MATERIALS = {
   finish: 'Top-coat finish',
   toner: 'Toner or stain',
   blocker: 'Stain-blocking primer',
+  stripper: 'Paste stripper without methylene chloride',
+  alcohol: 'Alcohol for shellac',
+  thinner: 'Lacquer thinner',
+  lacquer: 'Lacquer',
+  varnish: 'Varnish',
+  hardWaxOil: 'Hard-wax oil',
+  primer: 'Primer for paint',
+  paint: 'Paint',
+  paper: 'Abrasive paper in sheets',
 } as const;
 
 export type MaterialId = keyof typeof MATERIALS;

@@ -64,4 +64,13 @@ export const USES: Record<MaterialId, Use> = {
   finish: spread(100, 2, 'a coat takes about 100 ml/m²'),
   toner: spread(80, 2, 'a misted coat takes about 80 ml/m²'),
   blocker: spread(100, 1, 'a coat takes about 100 ml/m²'),
+  stripper: spread(350, 1, 'a paste stripper is laid on thick, about 350 ml/m²'),
+  alcohol: spread(200, 1, 'softening shellac takes about 200 ml/m² of alcohol a pass'),
+  thinner: spread(250, 1, 'softening lacquer takes about 250 ml/m² of thinner a pass'),
+  lacquer: spread(120, 1, 'a sprayed coat of lacquer takes about 120 ml/m²'),
+  varnish: spread(85, 1, 'a brushed coat of varnish takes about 85 ml/m²'),
+  hardWaxOil: spread(45, 1, 'a thin coat of hard-wax oil takes about 45 ml/m²'),
+  primer: spread(110, 1, 'a coat of primer takes about 110 ml/m²'),
+  paint: spread(110, 1, 'a coat of paint takes about 110 ml/m²'),
+  paper: TOOL,
 };

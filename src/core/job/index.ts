@@ -98,3 +98,16 @@ export {
   type Alternative,
   type Deadline,
 } from './deadline';
+export {
+  faceWords,
+  needsOf,
+  needWords,
+  planTable,
+  type Need,
+  type PlanCell,
+  type PlanRow,
+  type PlanTable,
+} from './table';
+export { partsPlan, reachOf } from './apart';
+export { FACE_BACKS, type FaceBack } from './kinds/face';
+export { possibleMoves, type Move, type Moves, type Reached } from './moves';

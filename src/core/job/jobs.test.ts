@@ -46,15 +46,15 @@ const JOBS: Record<string, Job> = {
     face: { finishNow: 'lacquer' },
     damage: { kind: 'liftedEdge', outline: FRONT, answers: { oldGlue: 'other', glueLine: 'clean', woodAllPresent: false, coreSound: true, donor: false, edgeBanding: false } },
     chain: ['floodAndPress', 'veneerPatch'],
-    order: ['d/press', 'p/strip', 'd/veneerPatch.cut', 'd/veneerPatch.press', 'd/veneerPatch.trim', 'p/sand', 'p/coat1', 'p/rub'],
-    said: [['p/strip', 'methylene'], ['p/coat1', 'spray'], ['p/rub', 'oilyRags']],
+    order: ['d/press', 'p/strip.thinner', 'd/veneerPatch.cut', 'd/veneerPatch.press', 'd/veneerPatch.trim', 'p/sand', 'p/coat1', 'p/rub'],
+    said: [['p/strip.thinner', 'solvent'], ['p/coat1', 'spray'], ['p/rub', 'oilyRags']],
   },
   'clear: a chip over crumbled particle board': {
     piece: { goal: 'varnish' },
     face: { build: 'particleBoard', finishNow: 'lacquer' },
     damage: { kind: 'missingVeneer', outline: MIDDLE, answers: { coreSound: false, coreFault: 'crumbled', donor: false, edgeBanding: false } },
     chain: ['hardenCore', 'veneerPatch'],
-    order: ['d/hardenCore.soak', 'd/hardenCore.bed', 'p/strip', 'd/cut', 'd/press', 'p/sand', 'p/coat3', 'p/rub'],
+    order: ['d/hardenCore.soak', 'd/hardenCore.bed', 'p/strip.thinner', 'd/cut', 'd/press', 'p/sand', 'p/coat3', 'p/rub'],
     said: [['d/hardenCore.soak', 'epoxy'], ['p/coat1', 'oilyRags']],
   },
   'paint: the same board, painted before': {
@@ -62,8 +62,8 @@ const JOBS: Record<string, Job> = {
     face: { build: 'particleBoard', finishNow: 'paint' },
     damage: { kind: 'missingVeneer', outline: MIDDLE, answers: { coreSound: false, coreFault: 'crumbled', donor: false, edgeBanding: false } },
     chain: ['hardenCore', 'polyesterFiller'],
-    order: ['d/hardenCore.soak', 'd/hardenCore.bed', 'p/strip', 'd/fill1', 'd/fill2', 'p/coat1', 'p/reassemble'],
-    said: [['p/strip', 'leadPaint'], ['d/fill2', 'leadPaint'], ['d/hardenCore.bed', 'leadPaint'], ['d/fill1', 'polyester']],
+    order: ['d/hardenCore.soak', 'd/hardenCore.bed', 'p/key', 'd/fill1', 'd/fill2', 'p/coat1', 'p/reassemble'],
+    said: [['p/key', 'leadPaint'], ['d/fill2', 'leadPaint'], ['d/hardenCore.bed', 'leadPaint'], ['d/fill1', 'polyester']],
   },
   'clear: a deep gouge in lacquer that stays': {
     piece: { goal: 'keep' },
@@ -86,7 +86,7 @@ const JOBS: Record<string, Job> = {
     face: { build: 'solid', veneerMm: 0, finishNow: 'oil', species: 'ash' },
     damage: { kind: 'endSplit', mark: { tool: 'line', points: [[0, 0.5], [0.25, 0.5]], widthMm: 1 }, answers: { closesByHand: true, screwInSplit: true, carriesLoad: true } },
     chain: ['screwSplit'],
-    order: ['d/open', 'd/glue', 'd/cure', 'p/strip', 'p/coat1', 'p/coat2', 'd/pilot'],
+    order: ['d/open', 'd/glue', 'd/cure', 'p/clean', 'p/coat1', 'p/coat2', 'd/pilot'],
     said: [['d/pilot', 'drill'], ['p/coat1', 'oilyRags']],
   },
   'clear: a gaping glue line whose edges may be planed': {
@@ -102,7 +102,7 @@ const JOBS: Record<string, Job> = {
     face: { build: 'solid', veneerMm: 0, finishNow: 'paint', species: 'pine' },
     damage: { kind: 'brokenChunk', outline: FRONT, answers: { pieceKept: false, carriesLoad: true, depthMm: 14 } },
     chain: ['dutchman'],
-    order: ['d/cut', 'd/fit', 'd/glue', 'd/cure', 'p/strip', 'd/level', 'p/coat1'],
+    order: ['d/cut', 'd/fit', 'd/glue', 'd/cure', 'p/key', 'd/level', 'p/coat1'],
     said: [['d/cut', 'leadPaint'], ['d/cut', 'router'], ['d/fit', 'bandSaw'], ['d/level', 'leadPaint']],
   },
   'clear: a black mark on walnut': {

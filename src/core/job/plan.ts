@@ -1,4 +1,13 @@
-import { benchInput, schedule, tasksFor, type BenchTask, type DoneStep, type Schedule } from '../bench';
+import {
+  benchInput,
+  creditedTo,
+  schedule,
+  tasksFor,
+  type BenchTask,
+  type DoneStep,
+  type FaceWork,
+  type Schedule,
+} from '../bench';
 import { takesColour, tonesIn, type MaterialId, type MethodId } from '../catalogue';
 import { attempt, type JobContext } from '../check';
 import type { Learned } from '../figures';
@@ -8,7 +17,7 @@ import { formatMinutes } from '../units';
 import { linkPlansOf, type LinkPlan } from './links';
 import { repairsOf, type Repair } from './repairs';
 import { damageLabel } from './survey';
-import { isTicked, trailOf, type Trail } from './trail';
+import { hasWork, isTicked, trailOf, type Trail } from './trail';
 import type { Chosen, Damage, Face, Named, Piece, KnownShop, Veneer } from './types';
 import { wordsOf } from './words';
 import { resourcesOf, workOf } from './work';
@@ -53,7 +62,13 @@ export type RepairPlan = {
 export type Plan = {
   pieceId: string;
   repairs: RepairPlan[];
+  /** Every face with its size, its preparation and its finish. */
+  faces: FaceWork[];
   tasks: BenchTask[];
+  /** What is ticked off, under the names of the tasks. */
+  done: DoneStep[];
+  /** What of the user's own steps and changes could not be followed. */
+  problems: string[];
   resources: Record<string, number>;
   /** What has to be at hand, over all repairs. */
   materials: MaterialId[];
@@ -96,10 +111,14 @@ export function planOf({
     const blend = blendOf(repair, links, tones);
     return { repair, links, ...(blend ? { blend } : {}) };
   });
-  const tasks = tasksFor(workOf(piece, own, worked, stock), shop);
-  const ticked = new Set(done.map((d) => d.taskId));
-  // Nothing is counted before there is something to mend.
-  const all = worked.length > 0 ? tasks.filter(isTicked) : [];
+  const work = workOf(piece, own, worked, stock, done);
+  // Nothing is planned before there is something to do.
+  const { tasks, problems } = hasWork(piece, own, worked)
+    ? tasksFor(work, shop)
+    : { tasks: [], problems: [] };
+  const credited = creditedTo(tasks, done);
+  const ticked = new Set(credited.map((d) => d.taskId));
+  const all = tasks.filter(isTicked);
   return {
     pieceId: piece.id,
     repairs: worked.map(({ repair, repair: { damage, chain, survey }, links, blend }) => ({
@@ -113,7 +132,10 @@ export function planOf({
       links,
       ...(blend ? { blend } : {}),
     })),
+    faces: work.faces,
     tasks,
+    done: credited,
+    problems,
     resources: resourcesOf(shop),
     materials: [...new Set(worked.flatMap((w) => w.links.flatMap((l) => l.amounts.map((a) => a.material))))],
     trail: trailOf(piece, own, worked, {
@@ -135,10 +157,8 @@ export async function jobPlan(
   const job = { ...given, shop: { ...given.shop, ...(learned ? { learned } : {}) } };
   const plan = planOf(job);
   if (at === undefined || plan.tasks.length === 0) return plan;
-  const known = new Set(plan.tasks.map((t) => t.id));
-  const done = (job.done ?? []).filter((d) => known.has(d.taskId));
   const shop = { resources: plan.resources, workingHours: job.shop.workingHours };
-  return { ...plan, schedule: await schedule(benchInput(plan.tasks, done, shop, at), context) };
+  return { ...plan, schedule: await schedule(benchInput(plan.tasks, plan.done, shop, at), context) };
 }
 
 /** The steps of one link of a repair, in the order of the work. */

@@ -59,6 +59,7 @@ export const planSchema = Joi.object({
         taskId: Joi.string().max(200).required(),
         doneAt: localTime.required(),
         actualMin: Joi.number().min(0).max(527_040).required(),
+        faces: Joi.array().items(idSchema).max(MOST_PARTS),
       }),
     )
     .max(5000),

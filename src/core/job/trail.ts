@@ -20,6 +20,16 @@ export type Walked = { repair: Repair; links: readonly LinkPlan[] };
 /** Steps that a person ticks: waiting has no tick. */
 export const isTicked = (task: Pick<BenchTask, 'attendedMin'>): boolean => task.attendedMin > 0;
 
+/** Something to mend, a face whose finish was looked at, or a step of one's own. */
+export const hasWork = (
+  piece: Named<Piece>,
+  faces: readonly Named<Face>[],
+  damages: readonly unknown[],
+): boolean =>
+  damages.length > 0 ||
+  faces.some((f) => f.body.finishState !== undefined) ||
+  (piece.body.ownSteps ?? []).length > 0;
+
 const plural = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
 
 const isGlued = ({ glue }: LinkPlan): boolean => glue !== undefined;
@@ -191,10 +201,10 @@ function surveyStep(
       href: `/damage/${damage.id}`,
     };
   }
-  if (walked.length === 0) {
+  if (!hasWork(piece, faces, walked)) {
     return {
       title: 'Outline the first damage',
-      detail: 'Tap round it on the photo; its size and place follow.',
+      detail: 'Or say how the finish is, where only that is to be done; size, place and steps follow.',
       action: 'Open the face',
       href: `/face/${first.id}`,
     };

@@ -1,13 +1,16 @@
-import type { FaceWork, PieceWork, RepairWork } from '../bench';
+import { UNMEASURED, type DoneStep, type FaceWork, type PieceWork, type RepairWork } from '../bench';
 import { methodById, type MethodId } from '../catalogue';
 import type { BlendPlan } from '../colour';
+import { perimeterOf } from '../geometry';
+import { preparationOf } from '../prepare';
 import { thicknessPlan } from '../veneer';
-import { waysOf } from './decide';
+import { faceAreaMm2 } from './condition';
+import { treatedAs, waysOf } from './decide';
 import type { LinkPlan } from './links';
 import { sandingOf } from './press';
 import type { Repair } from './repairs';
 import { surfaceRisk } from './risk';
-import { damageLabel } from './survey';
+import { boardOf, damageLabel } from './survey';
 import type { Face, Named, Piece, KnownShop, Veneer } from './types';
 
 /** A repair with its worksheets: what the bench needs of it. */
@@ -21,9 +24,15 @@ export function workOf(
   faces: readonly Named<Face>[],
   worked: readonly WorkedRepair[],
   stock: readonly Named<Veneer>[],
+  done: readonly DoneStep[] = [],
 ): PieceWork {
-  const { holds } = piece.body;
-  const repairs = worked.flatMap(({ repair, links, blend }): (RepairWork & { faceId?: string })[] => {
+  const { holds, apart = [], ownSteps, stepChanges } = piece.body;
+  const own = faces.filter((f) => f.body.pieceId === piece.id);
+  const partOf = (faceId: string | undefined): { part?: string } => {
+    const part = own.find((f) => f.id === faceId)?.body.part;
+    return part !== undefined && apart.includes(part) ? { part } : {};
+  };
+  const repairs = worked.flatMap(({ repair, links, blend }): RepairWork[] => {
     const { damage, face, chain } = repair;
     if (!chain || links.length === 0) return [];
     const veneer = stock.find((v) => v.id === damage.body.patch.veneerId)?.body;
@@ -42,23 +51,62 @@ export function workOf(
             : 0,
         ...(blend ? { blend } : {}),
         surface: surfaceRisk(piece.body, face?.body),
+        ...partOf(damage.body.faceId),
+        ...(damage.body.grew ? { round: damage.body.grew.length } : {}),
       },
     ];
   });
-  const own = faces.filter((f) => f.body.pieceId === piece.id);
-  const face = own[0]?.body;
-  const sanding = face ? sandingOf(piece.body, face) : undefined;
   return {
     pieceId: piece.id,
     goal: piece.body.goal,
     faces: own.map((f): FaceWork => {
-      const { name, build, veneerMm, species, finishNow, goal = piece.body.goal } = f.body;
       const refreshed = repairs.some((r) => r.faceId === f.id && REFRESHES.includes(r.method));
-      return { name, build, veneerMm, species, finishNow, goal, refreshed: refreshed && goal === finishNow };
+      return { ...faceWork(piece, f, refreshed), ...partOf(f.id) };
     }),
     ...(holds ? { holds } : {}),
     ways: waysOf(piece.body),
     repairs,
+    ...(ownSteps ? { ownSteps } : {}),
+    ...(stepChanges ? { changes: stepChanges } : {}),
+    done,
+  };
+}
+
+/** A face with its size, its preparation and its sanding. */
+function faceWork(piece: Named<Piece>, face: Named<Face>, hasRefreshing: boolean): FaceWork {
+  const { name, build, veneerMm, species, finishNow, finishState, prepare, profile = 'flat', alike = 1 } = face.body; // prettier-ignore
+  const treated = treatedAs(piece.body, face.body);
+  const { goal, school } = treated;
+  const preparation = preparationOf({
+    finishNow,
+    ...(finishState ? { state: finishState } : {}),
+    goal,
+    school,
+    build,
+    veneerMm,
+    profile,
+    refreshed: hasRefreshing && goal === finishNow,
+    thinVeneer: waysOf(treated).thinVeneer,
+    ...(prepare ? { own: prepare } : {}),
+  });
+  const board = boardOf(face.body);
+  const areaM2 = faceAreaMm2(face) / 1e6;
+  const sanding = sandingOf(treated, face.body);
+  return {
+    id: face.id,
+    name: alike > 1 ? `${name} (${alike})` : name,
+    build,
+    species,
+    finishNow,
+    goal,
+    school,
+    profile,
+    areaM2: alike * (areaM2 > 0 ? areaM2 : UNMEASURED.areaM2.value),
+    edgeM:
+      alike *
+      (board.ok && areaM2 > 0 ? perimeterOf(board.value.plane.outline) / 1000 : UNMEASURED.edgeM.value),
+    ...(areaM2 > 0 ? {} : { unmeasured: true as const }),
+    preparation,
     ...(sanding?.ok ? { sanding: sanding.value } : {}),
   };
 }

@@ -7,6 +7,8 @@ export type Block =
   | { kind: 'heading'; text: string; level: 1 | 2 }
   | { kind: 'paragraph'; text: string; quiet?: boolean }
   | { kind: 'row'; left: string; right: string }
+  /** A step with a box to tick. */
+  | { kind: 'check'; title: string; detail: string; ticked: boolean }
   /** Marks of a drawing of this size, in mm from its own corner; made smaller when the page has less room. */
   | { kind: 'drawing'; widthMm: number; heightMm: number; marks: readonly Mark[]; caption: string }
   | { kind: 'pictures'; items: { caption: string; jpeg: Uint8Array; aspect: number }[] };
@@ -108,6 +110,31 @@ export function setPages(blocks: readonly Block[], paper: Paper, footer: string)
         if (leftEnd >= start) y = start;
         lines(block.right, 3.5, MARGIN_MM + room * 0.36, room * 0.64, {});
         y = Math.max(y, leftEnd >= start ? leftEnd : y) + 1;
+        break;
+      }
+      case 'check': {
+        need(11);
+        const top = y + 1.6;
+        const box: Point[] = [[MARGIN_MM, top], [MARGIN_MM + 4, top], [MARGIN_MM + 4, top + 4], [MARGIN_MM, top + 4]]; // prettier-ignore
+        marks.push({ kind: 'polygon', points: box, widthMm: 0.35 });
+        if (block.ticked)
+          marks.push(
+            {
+              kind: 'line',
+              from: [MARGIN_MM + 0.7, top + 2],
+              to: [MARGIN_MM + 1.7, top + 3.2],
+              widthMm: 0.5,
+            },
+            {
+              kind: 'line',
+              from: [MARGIN_MM + 1.7, top + 3.2],
+              to: [MARGIN_MM + 3.4, top + 0.8],
+              widthMm: 0.5,
+            },
+          );
+        lines(block.title, 3.5, MARGIN_MM + 7, room - 7, { bold: true });
+        lines(block.detail, 3.1, MARGIN_MM + 7, room - 7, {});
+        y += 1.5;
         break;
       }
       case 'drawing': {

@@ -1,2 +1,11 @@
-export { BUILDS, FINISH_GOALS, FINISHES_NOW, PHOTO_ROLES, RESTS, SCHOOLS } from './terms';
-export type { Build, FinishGoal, FinishNow, PhotoRole, Rest, School } from './terms';
+export {
+  BUILDS,
+  FINISH_GOALS,
+  FINISH_STATES,
+  FINISHES_NOW,
+  PHOTO_ROLES,
+  PROFILES,
+  RESTS,
+  SCHOOLS,
+} from './terms';
+export type { Build, FinishGoal, FinishNow, FinishState, PhotoRole, Profile, Rest, School } from './terms';

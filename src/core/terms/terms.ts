@@ -42,6 +42,25 @@ export const BUILDS: Record<Build, string> = {
   solid: 'Solid wood, no veneer',
 };
 
+/** How the finish on a face is. */
+export type FinishState = 'sound' | 'waxed' | 'worn' | 'crazed' | 'flaking' | 'sticky';
+export const FINISH_STATES: Record<FinishState, string> = {
+  sound: 'Sound',
+  waxed: 'Sound, with wax or polish on it',
+  worn: 'Worn or scratched',
+  crazed: 'Crazed',
+  flaking: 'Flaking',
+  sticky: 'Soft or sticky',
+};
+
+/** How much there is to follow with a hand: mouldings and carving take longer than their area says. */
+export type Profile = 'flat' | 'moulded' | 'carved';
+export const PROFILES: Record<Profile, string> = {
+  flat: 'Flat',
+  moulded: 'With mouldings or turnings',
+  carved: 'Carved',
+};
+
 export type PhotoRole = 'overall' | 'raking' | 'detail' | 'before' | 'after';
 
 /** What a photo was taken for. */

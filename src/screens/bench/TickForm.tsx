@@ -28,6 +28,7 @@ export function TickForm({ task, onDone }: { task: PieceTask; onDone: () => void
         doneAt: localNow(),
         actualMin: minutes,
         ...task.learns,
+        ...(task.faces ? { faces: task.faces } : {}),
         note,
         pictures,
       });

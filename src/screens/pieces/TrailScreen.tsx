@@ -98,6 +98,12 @@ export function TrailScreen() {
       <Section title="For the owner, and for the bench">
         <View>
           <LinkRow
+            href={`/piece/${piece.id}/plan`}
+            title="Plan of the piece"
+            detail="Face by face, in its order, with what it takes; the job sheet"
+            value={plan && plan.trail.all > 0 ? `${plan.trail.done}/${plan.trail.all}` : ''}
+          />
+          <LinkRow
             href={`/piece/${piece.id}/report`}
             title="Condition report"
             detail="Score, map of every face, the worst first"

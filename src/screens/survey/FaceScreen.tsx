@@ -13,10 +13,12 @@ import { Page } from '../shared/Page';
 import { LinkRow } from '../shared/LinkRow';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
+import { usePlan } from '../shared/useBench';
 import { useChange } from '../shared/useChange';
 import { useFaceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { FaceFacts } from './FaceFacts';
+import { PreparationSection } from './PreparationSection';
 import { RawPhoto } from './RawPhoto';
 import { ShapeSection } from './ShapeSection';
 import { boardOf, damageLabel, grainIsKnown, isMarked, measuredWords, surveyed } from '@/core/job';
@@ -50,6 +52,7 @@ export function FaceScreen() {
   const units = useUnits();
   const { unit, length } = units;
   const { face, piece, onFace } = view;
+  const { plan } = usePlan(piece?.id);
   const [picked, setKind] = useState<DamageKind>();
   const kind = picked ?? (face?.body.build === 'solid' ? 'gouge' : 'liftedEdge');
   if (!face || !piece) return <Missing what="This face" loading={view.loading} />;
@@ -175,6 +178,7 @@ export function FaceScreen() {
       ) : null}
       <ShapeSection face={face} others={view.faces.filter((f) => f.id !== face.id)} onChange={set} />
       <FaceFacts face={face.body} piece={piece.body} onChange={set} />
+      <PreparationSection face={face.body} work={plan?.faces.find((f) => f.id === face.id)} onChange={set} />
       <View>
         <LinkRow
           href={`/face/${face.id}/tests`}

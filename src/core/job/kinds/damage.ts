@@ -16,7 +16,7 @@ import { answersSchema, linksSchema } from '../../method';
 import { CLAMPS, type ClampId, type PlacedLayout } from '../../press';
 import { PATCH_SHAPES, type PatchShape } from '../../veneer';
 import type { Cut } from '../../wood';
-import { keys, ids, idSchema, textSchema, place, spotMm, places, millimetres } from './common';
+import { keys, ids, idSchema, localTime, textSchema, place, spotMm, places, millimetres } from './common';
 
 /** What a person answered about a damage. */
 export type Answers = Pick<DamageFacts, AskedFact | AskedLength>;
@@ -45,6 +45,9 @@ export type PatchChoice = {
   slantDeg?: number;
 };
 
+/** What a damage was before it grew. */
+export type Grown = { at: string; note: string; kind: DamageKind; method?: MethodId; areaMm2?: number };
+
 /** What was seen and measured of a damage: facts, which no decision changes. */
 export type Seen = {
   pieceId: string;
@@ -61,6 +64,8 @@ export type Seen = {
   /** Size from a quick answer, until there is an outline. */
   roughAreaMm2?: number;
   answers: Answers;
+  /** Each time it turned out to be more than was thought: what it was before stays told, and its steps are planned anew. */
+  grew?: Grown[];
   /** Taps on the face, places as fractions of its picture. */
   taps?: { at: Point; hollow: boolean }[];
 };
@@ -133,6 +138,17 @@ const seen = {
   taps: Joi.array()
     .items(Joi.object({ at: place.required(), hollow: Joi.boolean().required() }))
     .max(400),
+  grew: Joi.array()
+    .items(
+      Joi.object({
+        at: localTime.required(),
+        note: textSchema(1000).required(),
+        kind: keys(DAMAGE_KINDS).required(),
+        method: ids(METHODS),
+        areaMm2: Joi.number().min(0).max(1e8),
+      }),
+    )
+    .max(40),
   answers: Joi.object({
     openingMm: millimetres(0, 200),
     depthMm: millimetres(0, MOST_DEPTH_MM),

@@ -2,14 +2,19 @@ import Joi from 'joi';
 import { MOST_DEPTH_MM } from '../../damage';
 import { finishTestSchema, type FinishTestResult } from '../../finish';
 import { REFERENCE_OBJECTS, type FaceShape, type Point, type ScaleReference } from '../../geometry';
+import { PREPARATIONS, type PreparationId } from '../../prepare';
 import {
   BUILDS,
   FINISH_GOALS,
+  FINISH_STATES,
   FINISHES_NOW,
+  PROFILES,
   SCHOOLS,
   type Build,
   type FinishGoal,
   type FinishNow,
+  type FinishState,
+  type Profile,
   type School,
 } from '../../terms';
 import { keys, idSchema, textSchema, place, places, millimetres, photos, type Photo } from './common';
@@ -47,6 +52,26 @@ export type Face = {
   finishTests?: FinishTestResult[];
   /** What a wipe with mineral spirits showed. */
   wipeNote?: string;
+  /** How its finish is; not set while nobody has looked. */
+  finishState?: FinishState;
+  /** Flat when not given. */
+  profile?: Profile;
+  /** So many faces that are alike, such as four legs; one when not given. */
+  alike?: number;
+  /** How it is prepared, where that is not what the evidence proposes. */
+  prepare?: PreparationId;
+  /** The part it belongs to, such as a leaf or a drawer; the frame when not given. */
+  part?: string;
+  /** What keeps a hand or a clamp from its back. */
+  back?: FaceBack;
+};
+
+/** Where the back of a face can be reached: always, when the top or a drawer is off, or only when the piece is apart. */
+export type FaceBack = 'open' | 'partOff' | 'apart';
+export const FACE_BACKS: Record<FaceBack, string> = {
+  open: 'Open as it stands',
+  partOff: 'When a part is off',
+  apart: 'Only when it is apart',
 };
 
 export type FaceGrain =
@@ -122,4 +147,10 @@ export const faceSchema: Joi.ObjectSchema<Face> = Joi.object({
   moistureReadings: Joi.array().items(Joi.number().min(0.02).max(0.4)).max(200),
   finishTests: finishTestSchema.extract('results').optional(),
   wipeNote: textSchema(2000),
+  finishState: keys(FINISH_STATES),
+  profile: keys(PROFILES),
+  alike: Joi.number().integer().min(1).max(60),
+  prepare: keys(PREPARATIONS),
+  part: Joi.string().trim().min(1).max(40),
+  back: keys(FACE_BACKS),
 });

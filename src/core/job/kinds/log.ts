@@ -11,6 +11,8 @@ export type LogEntry = {
   /** What kind of work it was, and what the book gives for it: from these the shop's own minutes are learned. */
   step?: string;
   bookMin?: number;
+  /** The faces it was done to; all that the step had where none is named. */
+  faces?: string[];
   note: string;
   pictures: { pictureId: string; role: 'before' | 'after' }[];
 };
@@ -24,6 +26,7 @@ export const logSchema: Joi.ObjectSchema<LogEntry> = Joi.object({
   actualMin: Joi.number().min(0).max(527_040).required(),
   step: Joi.string().pattern(STEP_NAME),
   bookMin: Joi.number().min(0).max(527_040),
+  faces: Joi.array().items(idSchema).max(500),
   note: textSchema(4000).required(),
   pictures: Joi.array()
     .items(

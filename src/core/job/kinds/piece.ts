@@ -1,9 +1,13 @@
 import Joi from 'joi';
+import { JOINTS, OLD_GLUES, type JointId, type OldGlue } from '../../apart';
+import { MOST_GOES, OWN_MINUTES, OWN_WAIT_MINUTES, type OwnStep, type StepChange } from '../../bench';
+import { PHASES } from '../../catalogue';
+import type { Point } from '../../geometry';
 import { HAZARDS, type Hazard } from '../../safety';
 import { FINISH_GOALS, RESTS, SCHOOLS, type FinishGoal, type Rest, type School } from '../../terms';
 import { waysSchema, type WayChoices } from '../../ways';
 import type { Air } from '../../wood';
-import { keys, idSchema, textSchema, localTime, day, millimetres, photos, type Photo } from './common';
+import { keys, idSchema, textSchema, localTime, day, millimetres, photos, place, type Photo } from './common';
 
 /** What was taken off a piece, and where it goes back. */
 export type Part = {
@@ -18,6 +22,14 @@ export type Part = {
   odd: string;
   /** Ticked when it is back in its place. */
   back: boolean;
+  /** Where on a photo it was, as fractions of the picture. */
+  spot?: { pictureId: string; at: Point };
+  /** Parts that have to be in before it. */
+  after?: string[];
+  /** How it is held, and so how it comes off. */
+  joint?: JointId;
+  /** The glue in that joint. */
+  oldGlue?: OldGlue;
 };
 
 /** The air where a piece lives, in its driest and its dampest month. */
@@ -41,6 +53,12 @@ export type Piece = {
   ways?: WayChoices;
   /** Not in work: nothing of it is planned. */
   rest?: Rest;
+  /** Parts that are finished apart from the frame, by name. */
+  apart?: string[];
+  /** Steps of one's own. */
+  ownSteps?: OwnStep[];
+  /** What was changed of the plan's steps. */
+  stepChanges?: StepChange[];
 };
 
 const air = Joi.object({
@@ -59,9 +77,63 @@ const parts = Joi.array()
       from: textSchema(300).required(),
       odd: textSchema(300).required(),
       back: Joi.boolean().required(),
+      spot: Joi.object({ pictureId: idSchema.required(), at: place.required() }),
+      after: Joi.array().items(idSchema).unique().max(300),
+      joint: keys(JOINTS),
+      oldGlue: keys(OLD_GLUES),
     }),
   )
   .max(300);
+
+const TASK_ID = Joi.string().min(1).max(200);
+const goes = Joi.number().integer().min(1).max(MOST_GOES);
+const ownMinutes = Joi.number().integer().min(OWN_MINUTES.least).max(OWN_MINUTES.most);
+const ownWait = Joi.number().integer().min(OWN_WAIT_MINUTES.least).max(OWN_WAIT_MINUTES.most);
+const phase = Joi.string().valid(...PHASES.map((p) => p.id));
+
+const ownSteps = Joi.array()
+  .items(
+    Joi.object({
+      id: idSchema.required(),
+      phase: phase.required(),
+      title: Joi.string().min(1).max(120).required(),
+      detail: textSchema(1000).required(),
+      attendedMin: ownMinutes.required(),
+      waitMin: ownWait.required(),
+      faceId: idSchema,
+      after: TASK_ID,
+    }),
+  )
+  .unique('id')
+  .max(200);
+
+const stepChanges = Joi.array()
+  .items(
+    Joi.object({
+      taskId: TASK_ID.required(),
+      skip: textSchema(300),
+      attendedMin: ownMinutes,
+      waitMin: ownWait,
+      goes,
+      after: TASK_ID,
+    }),
+  )
+  .unique('taskId')
+  .max(500);
+
+/** A step of one's own as a shop keeps it for other pieces. */
+export const stepTemplates = Joi.array()
+  .items(
+    Joi.object({
+      phase: phase.required(),
+      title: Joi.string().min(1).max(120).required(),
+      detail: textSchema(1000).required(),
+      attendedMin: ownMinutes.required(),
+      waitMin: ownWait.required(),
+    }),
+  )
+  .unique('title')
+  .max(100);
 
 /** How a piece looks where it is stored, in a file, or at the registry's doors. */
 export const pieceSchema: Joi.ObjectSchema<Piece> = Joi.object({
@@ -78,4 +150,7 @@ export const pieceSchema: Joi.ObjectSchema<Piece> = Joi.object({
   holds: Joi.array().items(keys(HAZARDS)).unique(),
   ways: waysSchema,
   rest: keys(RESTS),
+  apart: Joi.array().items(Joi.string().min(1).max(40)).unique().max(40),
+  ownSteps,
+  stepChanges,
 });

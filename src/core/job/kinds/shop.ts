@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { ADHESIVES, GLUE_FIGURES, type AdhesiveId, type OwnGlue } from '../../adhesive';
-import { COAT_FIGURES, COATS, type OwnCoats } from '../../bench';
+import { COAT_FIGURES, COATS, type OwnCoats, type OwnStep } from '../../bench';
 import type { MaterialId } from '../../catalogue';
 import type { Learned } from '../../figures';
 import { stockSchema, weightsSchema, type Weights } from '../../method';
@@ -9,6 +9,7 @@ import { PAPERS, type Paper } from '../../print';
 import { SCHOOLS, type School } from '../../terms';
 import type { LengthUnit, TemperatureUnit } from '../../units';
 import { keys, ids, millimetres, workingHours } from './common';
+import { stepTemplates } from './piece';
 
 export type Shop = {
   lengthUnit: LengthUnit;
@@ -37,9 +38,14 @@ export type Shop = {
   glues?: Partial<Record<AdhesiveId, OwnGlue>>;
   /** Figures of the shop's own top coats. */
   coats?: Partial<Record<keyof typeof COATS, OwnCoats>>;
+  /** Steps of one's own, kept for other pieces. */
+  stepTemplates?: StepTemplate[];
   /** To be bought. */
   shopping?: MaterialId[];
 };
+
+/** A step of one's own without its place in a piece. */
+export type StepTemplate = Pick<OwnStep, 'phase' | 'title' | 'detail' | 'attendedMin' | 'waitMin'>;
 
 /** A shop with what its log has taught. That is worked out from the log, never stored. */
 export type KnownShop = Shop & { learned?: Learned };
@@ -94,6 +100,7 @@ export const shopSchema: Joi.ObjectSchema<Shop> = Joi.object({
   weights: Joi.object(Object.fromEntries(Object.keys(SCHOOLS).map((k) => [k, weightsSchema]))),
   materials: stockSchema,
   shopping: stockSchema,
+  stepTemplates,
   glues: Joi.object(Object.fromEntries(ADHESIVES.map((a) => [a.id, ownGlue]))),
   coats: Joi.object(Object.fromEntries(Object.keys(COATS).map((f) => [f, ownCoats]))),
 });

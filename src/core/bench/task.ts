@@ -1,0 +1,39 @@
+import type { PhaseId } from '../catalogue';
+import type { CautionId } from '../safety';
+import type { Spent } from './bySize';
+
+/** A step of a piece as the bench has it. */
+export type BenchTask = {
+  id: string;
+  phase: PhaseId;
+  title: string;
+  detail: string;
+  attendedMin: number;
+  /** Where your log shows that it varies. */
+  attendedRange?: { leastMin: number; mostMin: number };
+  /** What is learned from it when it is ticked off: the kind of work, and the book's minutes. */
+  learns?: { step: string; bookMin: number };
+  unattendedMin: number;
+  after: string[];
+  needs: Record<string, number>;
+  attendedNeeds: Record<string, number>;
+  cautions: CautionId[];
+  /** Where its minutes come from. */
+  from: string;
+  /** Faces it is done to; none where it is done to the whole piece. */
+  faces?: string[];
+  /** The part that is finished apart, where it belongs to one. */
+  part?: string;
+  /** What it uses up, beside glue. */
+  spends?: Spent[];
+  /** The name under which an earlier plan had it: what was ticked off then stays done. */
+  aka?: string;
+};
+
+/** What the log says of a step: when it was done and how long it took. */
+export type DoneStep = {
+  taskId: string;
+  doneAt: string;
+  actualMin: number;
+  /** Faces it was done to; all where none is named. */ faces?: readonly string[];
+};

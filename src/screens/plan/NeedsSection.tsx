@@ -1,0 +1,56 @@
+import { View } from 'react-native';
+import { needsOf, needWords, type Need, type Plan } from '@/core/job';
+import { useShop } from '@/records';
+import { Button, Fold, Row, Section, Text } from '@/ui';
+import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/useChange';
+import { useUnits } from '../shared/useUnits';
+
+/** What the piece takes over all its steps; what is not in stock can be put on the shopping list. */
+export function NeedsSection({ plan }: { plan: Plan }) {
+  const { shop, record } = useShop();
+  const change = useChange();
+  const act = useAct();
+  const { length } = useUnits();
+  const needs = needsOf(plan, shop);
+  const used = needs.filter((n) => !n.tool);
+  const tools = needs.filter((n) => n.tool);
+  const missing = needs.filter((n) => n.have === false && !(shop.shopping ?? []).includes(n.material));
+  const stands = (n: Need): string =>
+    n.have === undefined ? '' : n.have ? 'In stock' : (shop.shopping ?? []).includes(n.material) ? 'On the shopping list' : 'Not in stock'; // prettier-ignore
+  return (
+    <Section
+      title="What it takes"
+      help="Added up over every repair and every face. Labels go before these figures."
+    >
+      <View>
+        {used.map((n, i) => (
+          <Row
+            key={n.material}
+            title={n.label}
+            detail={stands(n)}
+            value={needWords(n, length)}
+            last={i === used.length - 1}
+          />
+        ))}
+      </View>
+      {tools.length > 0 ? (
+        <Fold title={`To have at hand (${tools.length})`}>
+          {tools.map((n) => (
+            <Text key={n.material}>{[n.label, stands(n)].filter(Boolean).join(': ')}</Text>
+          ))}
+        </Fold>
+      ) : null}
+      {missing.length > 0 && record ? (
+        <Button
+          label={`Put ${missing.length} on the shopping list`}
+          onPress={() =>
+            act(() =>
+              change(record, { shopping: [...(shop.shopping ?? []), ...missing.map((n) => n.material)] }),
+            )
+          }
+        />
+      ) : null}
+    </Section>
+  );
+}

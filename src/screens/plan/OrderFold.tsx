@@ -1,0 +1,91 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { MOVES, ORDER_SOURCE, phaseOrder, PRECEDENCE } from '@/core/bench';
+import { phaseLabel, type PhaseId } from '@/core/catalogue';
+import { dayText } from '@/core/front';
+import { handsMin, waysOf, type Move, type Plan, type Reached } from '@/core/job';
+import { describeSource } from '@/core/sources';
+import { formatMinutes } from '@/core/units';
+import type { Piece, Stored } from '@/records';
+import { Button, Fold, LitCard, Progress, Text } from '@/ui';
+import { usePlanMoves } from './usePlanMoves';
+
+function differs(then: Reached, now: Reached | undefined): string {
+  if (!now) return `Ready on ${dayText(then.ready)}.`;
+  const steps = then.steps - now.steps;
+  const minutes = then.handsMin - now.handsMin;
+  const parts = [
+    then.ready === now.ready ? 'ready on the same day' : `ready on ${dayText(then.ready)} instead of ${dayText(now.ready)}`,
+    steps === 0 ? 'as many steps' : `${Math.abs(steps)} ${steps > 0 ? 'more' : 'fewer'} ${Math.abs(steps) === 1 ? 'step' : 'steps'}`,
+    ...(minutes === 0 ? [] : [`${formatMinutes(Math.abs(minutes))} ${minutes > 0 ? 'more' : 'less'} at it`]),
+  ]; // prettier-ignore
+  return `${parts.join(', ')}.`.replace(/^./, (c) => c.toUpperCase());
+}
+
+/** The order of the phases, the moves that the trade makes with what each changes, and what is never done. */
+export function OrderFold({
+  piece,
+  plan,
+  onChange,
+  onDrop,
+}: {
+  piece: Stored<'piece'>;
+  plan: Plan;
+  onChange: (patch: Partial<Piece>) => Promise<boolean>;
+  onDrop: (phase: PhaseId, before: PhaseId | undefined) => void;
+}) {
+  const [wanted, setWanted] = useState(false);
+  const { moves, loading } = usePlanMoves(piece.id, wanted);
+  const order = phaseOrder(waysOf(piece.body));
+  const used = order.filter((p) => plan.tasks.some((t) => t.phase === p));
+  const take = (move: Move): void => void onChange(move.otherwise);
+  return (
+    <Fold title="The order of the work">
+      <Text>{used.map(phaseLabel).join(' › ')}</Text>
+      <Text kind="quiet">{`${formatMinutes(handsMin(plan.tasks))} of hands as it stands. ${describeSource(ORDER_SOURCE)}`}</Text>
+      {wanted ? null : <Button label="What moving it would change" onPress={() => setWanted(true)} />}
+      {wanted && loading && !moves ? <Progress label="Planning each other order" fraction={0.5} /> : null}
+      {(moves?.moves ?? []).map((m) => (
+        <LitCard key={m.id} eyebrow={differs(m, moves?.now)} title={m.label}>
+          <Text>{m.why}</Text>
+          <Button label="Take this order" name={`Take: ${m.label}`} onPress={() => take(m)} />
+        </LitCard>
+      ))}
+      <Fold title="Try another place for a phase">
+        <View style={{ gap: 8 }}>
+          {used
+            .filter((p) => p !== 'intake' && p !== 'reassemble')
+            .map((p) => {
+              const at = order.indexOf(p);
+              return (
+                <View key={p} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+                  <Text kind="strong">{phaseLabel(p)}</Text>
+                  <Button
+                    label="Earlier"
+                    name={`${phaseLabel(p)} earlier`}
+                    kind="quiet"
+                    onPress={() =>
+                      onDrop(p, MOVES.find((m) => m.phase === p)?.over ?? order[Math.max(0, at - 1)])
+                    }
+                  />
+                  <Button
+                    label="Later"
+                    name={`${phaseLabel(p)} later`}
+                    kind="quiet"
+                    onPress={() => onDrop(p, order[at + 2])}
+                  />
+                </View>
+              );
+            })}
+        </View>
+      </Fold>
+      <Fold title="What is never done, and why">
+        {PRECEDENCE.map(({ first, then, why }) => (
+          <Text
+            key={`${first}.${then}`}
+          >{`${phaseLabel(then)} before ${phaseLabel(first).toLowerCase()}: never. ${why}`}</Text>
+        ))}
+      </Fold>
+    </Fold>
+  );
+}
