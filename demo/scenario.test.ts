@@ -29,7 +29,7 @@ const FRAME = { widthPx: 1440, heightPx: 1080 };
 test('it reads in like any export, with at least six veneers that have photos', () => {
   const summary = importText(singleFile(records, 'now'), 'demo');
   expect(summary.aside).toEqual([]);
-  expect(summary.records.filter((r) => r.kind === 'piece')).toHaveLength(4);
+  expect(summary.records.filter((r) => r.kind === 'piece')).toHaveLength(5);
   expect(records.filter((r) => r.kind === 'veneer' && r.body.pictureId).length).toBeGreaterThanOrEqual(6);
 });
 

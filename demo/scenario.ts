@@ -255,6 +255,40 @@ function stoolRecords(): AnyStored[] {
   ]; // prettier-ignore
 }
 
+/** The reading table: a painted frame, a clear top and leaves that are finished apart; no damage, a tired finish. */
+function tableRecords(): AnyStored[] {
+  const face = (id: string, name: string, widthMm: number, heightMm: number, body: Partial<Face>): AnyStored =>
+    stored('face', id, {
+      ...newFace('table', name),
+      species: 'mahogany',
+      finishNow: 'varnish',
+      finishState: 'worn',
+      scale: { kind: 'rectangle', object: 'face', corners: WHOLE, widthMm, heightMm },
+      faceCorners: WHOLE,
+      grain: [[0.1, 0.5], [0.9, 0.5]],
+      ...body,
+    }); // prettier-ignore
+  const frame = { build: 'solid', veneerMm: 0, species: 'pine', finishNow: 'paint', school: 'paint', goal: 'paint', finishState: 'sound' } as const; // prettier-ignore
+  return [
+    stored('piece', 'table', {
+      ...newPiece('Reading table', '2026-02-27T16:00:00'),
+      client: 'Village reading room',
+      goal: 'varnish',
+      deadline: '2026-05-15',
+      apart: ['Leaves'],
+      parts: [
+        { id: 'table-hinges', kind: 'hardware', label: 'Hinges', count: 4, from: 'Leaves to the top', odd: 'One knuckle is bent.', back: false, joint: 'screws' },
+        { id: 'table-leaves', kind: 'part', label: 'Leaves', count: 2, from: 'Both sides of the top', odd: '', back: false, after: ['table-hinges'] },
+        { id: 'table-top', kind: 'part', label: 'Top', count: 1, from: 'On the frame', odd: '', back: false, joint: 'blocks', oldGlue: 'hide' },
+      ],
+    }),
+    face('table-top', 'Top', 900, 600, { veneerMm: 0.8, back: 'partOff', part: 'Top' }),
+    face('table-leaf', 'Leaf', 900, 300, { build: 'solid', veneerMm: 0, alike: 2, part: 'Leaves' }),
+    face('table-legs', 'Legs', 260, 700, { ...frame, profile: 'moulded', alike: 4 }),
+    face('table-aprons', 'Aprons', 800, 120, { ...frame, alike: 4 }),
+  ]; // prettier-ignore
+}
+
 /** The demo scenario: a village reading room's furniture. All invented; pictures generated, or in the public domain. */
 export async function readingRoom(): Promise<AnyStored[]> {
   const { widthMm, heightMm } = LECTERN.size;
@@ -343,6 +377,7 @@ export async function readingRoom(): Promise<AnyStored[]> {
     }),
     ...settleRecords(cladding),
     ...stoolRecords(),
+    ...tableRecords(),
     ...SHEETS.flatMap(({ id, figure, size, ...sheet }): AnyStored[] => [
       pictureOf(`${id}-photo`, sheet.name, veneerFigure(figure, 320, 320, 0.35)),
       stored('veneer', id, {

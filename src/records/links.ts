@@ -10,7 +10,10 @@ const to = (kind: Kind, id: string | undefined): Link[] =>
 
 /** What each kind points at: the one place that knows. */
 const LINKS: { [K in Kind]: (body: Bodies[K]) => Link[] } = {
-  piece: ({ photos = [] }) => photos.flatMap((p) => picture(p.pictureId)),
+  piece: ({ photos = [], parts = [] }) => [
+    ...photos.flatMap((p) => picture(p.pictureId)),
+    ...parts.flatMap((p) => picture(p.spot?.pictureId)),
+  ],
   face: ({ pieceId, picture: own, photos = [] }) => [
     ...to('piece', pieceId),
     ...picture(own?.id),
@@ -38,8 +41,18 @@ type Missing = (kind: Kind, id: string | undefined) => boolean;
 
 /** How each kind does without what it pointed at and is nowhere; its piece alone it cannot do without. */
 const WITHOUT: { [K in Kind]: (body: Bodies[K], missing: Missing) => Bodies[K] } = {
-  piece: (body, missing) =>
-    body.photos ? { ...body, photos: body.photos.filter((p) => !missing('picture', p.pictureId)) } : body,
+  piece: ({ photos, parts, ...rest }, missing) => ({
+    ...rest,
+    ...(photos ? { photos: photos.filter((p) => !missing('picture', p.pictureId)) } : {}),
+    ...(parts
+      ? {
+          parts: parts.map(({ spot, ...part }) => ({
+            ...part,
+            ...(spot && !missing('picture', spot.pictureId) ? { spot } : {}),
+          })),
+        }
+      : {}),
+  }),
   face: ({ picture, photos, ...rest }, missing) => ({
     ...rest,
     ...(picture && !missing('picture', picture.id) ? { picture } : {}),

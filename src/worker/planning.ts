@@ -11,7 +11,7 @@ import { calendarOf, DAY_MIN, localFrom, minutesFrom } from '@/core/calendar';
 import { tonesIn } from '@/core/catalogue';
 import { breathe, type JobContext } from '@/core/check';
 import type { Tones } from '@/core/colour';
-import type { Bar, Front, FrontPicture, FrontPiece } from '@/core/front';
+import { slackDays, type Bar, type Front, type FrontPicture, type FrontPiece } from '@/core/front';
 import { learnedFrom } from '@/core/figures';
 import type { Polygon } from '@/core/geometry';
 import {
@@ -29,7 +29,6 @@ import {
   quickerWays,
   type Moves,
   type Piece,
-  slackDays,
   type Deadline,
   type Job,
   repairOf,

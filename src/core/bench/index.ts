@@ -28,7 +28,7 @@ export {
   PRECEDENCE,
   type MoveResult,
 } from './order';
-export { tasksFor, type PieceTasks, type PieceWork, type RepairWork } from './tasks';
+export { inRound, tasksFor, type PieceTasks, type PieceWork, type RepairWork } from './tasks';
 export { drivingChain } from './driving';
 export { benchInput, creditedTo, type BenchShop } from './plan';
 export type { BenchTask, DoneStep } from './task';

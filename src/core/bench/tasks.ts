@@ -105,15 +105,14 @@ function taskOf(
   };
 }
 
-/** A repair that grew is done anew under names of its own. */
-const inRound = (step: WorkedStep, round: number): WorkedStep =>
-  round === 0
-    ? step
-    : {
-        ...step,
-        key: `${step.key}~${round + 1}`,
-        ...(step.after ? { after: step.after.map((k) => `${k}~${round + 1}`) } : {}),
-      };
+/** The name of a step of a repair that has grown so many times: it is done anew. */
+export const inRound = (key: string, round = 0): string => (round === 0 ? key : `${key}~${round + 1}`);
+
+const stepInRound = (step: WorkedStep, round: number): WorkedStep => ({
+  ...step,
+  key: inRound(step.key, round),
+  ...(step.after ? { after: step.after.map((k) => inRound(k, round)) } : {}),
+});
 
 /** Of a coat: its finish and part, and which coat it is. */
 const COAT = /^(.*)\/coat(\d+)([^~]*)(~\d+)?$/;
@@ -153,7 +152,7 @@ export function tasksFor(
     const { damageId: prefix, label, faceId, part, surface, round = 0 } = repair;
     const shown = { prefix, label, ...(faceId ? { faces: [faceId] } : {}), ...(part ? { part } : {}) };
     return repairSteps({ ...repair, main: repair.method, goal, ways }).map((s) =>
-      taskOf(inRound(s, round), shown, surface, learned),
+      taskOf(stepInRound(s, round), shown, surface, learned),
     );
   });
   const whole = pieceSteps({ ...piece, holds: piece.holds, ...(coats ? { coats } : {}) }).map(

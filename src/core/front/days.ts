@@ -44,3 +44,17 @@ export function clampsInUse(bars: readonly Bar[], day: string): Record<string, n
   }
   return most;
 }
+
+/** How a day that is wanted stands against the one that is reached; negative when it is late. */
+export const slackDays = (wanted: string, ready: string): number => daysUntil(wanted, ready);
+
+export function slackWords(days: number): string {
+  const count = `${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'}`;
+  return days === 0 ? 'Ready on the day' : days > 0 ? `${count} to spare` : `${count} too late`;
+}
+
+/** The day on which the last step of a piece ends, `2026-05-01`; nothing while it has no days. */
+export function readyOn(bars: readonly Bar[], pieceId: string): string | undefined {
+  const ends = bars.filter((b) => b.pieceId === pieceId).map((b) => b.end);
+  return ends.length > 0 ? ends.reduce((a, b) => (a > b ? a : b)).slice(0, 10) : undefined;
+}

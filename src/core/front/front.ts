@@ -50,6 +50,7 @@ export type Bar = {
   id: string;
   title: string;
   piece: string;
+  pieceId?: string;
   start: string;
   attendedEnd: string;
   end: string;
@@ -117,6 +118,7 @@ const isPiece = (p: unknown): boolean =>
 const isBar = (b: unknown): boolean =>
   isObject(b) &&
   [b.id, b.title, b.piece].every(isText) &&
+  optional(b.pieceId, isText) &&
   [b.start, b.attendedEnd, b.end].every(isLocal) &&
   typeof b.done === 'boolean' &&
   typeof b.next === 'boolean' &&

@@ -1,6 +1,16 @@
 export { backupReminder } from './backup';
 export { found } from './found';
-export { barsOn, clampsInUse, daysLeft, daysOf, daysUntil, dayText } from './days';
+export {
+  barsOn,
+  clampsInUse,
+  daysLeft,
+  daysOf,
+  daysUntil,
+  dayText,
+  readyOn,
+  slackDays,
+  slackWords,
+} from './days';
 export {
   NO_FRONT,
   readFront,

@@ -3,3 +3,4 @@ export * from './stages';
 export * from './clock';
 export * from './joinery';
 export * from './wicking';
+export * from './runIn';

@@ -1,5 +1,4 @@
 import { methodById, type MethodId } from '../catalogue';
-import { daysUntil } from '../front';
 import type { RankedMethod } from '../method';
 import { rankingOf } from './decide';
 import { repairOf } from './repairs';
@@ -20,14 +19,6 @@ export type Deadline = {
   /** What would have it ready earlier, the earliest first. */
   ways: (Alternative & { ready: string; slackDays: number })[];
 };
-
-/** How a day that is wanted stands against the one that is reached. */
-export const slackDays = (wanted: string, ready: string): number => daysUntil(wanted, ready);
-
-export function slackWords(days: number): string {
-  const count = `${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'}`;
-  return days === 0 ? 'Ready on the day' : days > 0 ? `${count} to spare` : `${count} too late`;
-}
 
 const MARKS = ['strength', 'invisibility', 'reversibility'] as const;
 const MARK_WORDS: Record<(typeof MARKS)[number], string> = {

@@ -80,7 +80,7 @@ export function frontPiece(piece: Named<Piece>, { trail }: Plan, picture?: Front
 
 /** Steps with their times as bars on the days; the first that is still to do is the next. */
 export function barsOf(
-  tasks: readonly (BenchTask & { pieceName: string })[],
+  tasks: readonly (BenchTask & { pieceName: string; pieceId: string })[],
   { tasks: timed }: Schedule,
   done: ReadonlySet<string>,
 ): Bar[] {
@@ -99,7 +99,9 @@ export function barsOf(
         return count > 0 ? [[c.label, count]] : [];
       }),
     );
-    const { title, pieceName: piece } = task;
-    return [{ id, title, piece, start, attendedEnd, end, done: done.has(id), next: id === next, clamps }];
+    const { title, pieceName: piece, pieceId } = task;
+    return [
+      { id, title, piece, pieceId, start, attendedEnd, end, done: done.has(id), next: id === next, clamps },
+    ];
   });
 }

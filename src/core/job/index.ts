@@ -90,14 +90,7 @@ export { repairWords, unitsOf } from './words';
 export { bowOf, LEAST_BOW_MM, type Bow } from './bow';
 export { hollowOf, wouldBeForced } from './hollow';
 
-export {
-  alternativeWords,
-  quickerWays,
-  slackDays,
-  slackWords,
-  type Alternative,
-  type Deadline,
-} from './deadline';
+export { alternativeWords, quickerWays, type Alternative, type Deadline } from './deadline';
 export {
   faceWords,
   needsOf,
@@ -111,3 +104,4 @@ export {
 export { partsPlan, reachOf } from './apart';
 export { FACE_BACKS, type FaceBack } from './kinds/face';
 export { possibleMoves, type Move, type Moves, type Reached } from './moves';
+export { floodRuns } from './flood';

@@ -11,3 +11,4 @@ export {
   type Camber,
   type CamberInput,
 } from './camber';
+export { PAIR_SOURCE, pairOfCauls, type Pair, type PairInput } from './pair';

@@ -1,6 +1,7 @@
 import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
+import { inRound } from '@/core/bench';
 import { bigTime, glueClock, type GlueClock, type Stages } from '@/core/glueup';
 import { formatMinutes } from '@/core/units';
 import { createRecord, localNow, type Stored } from '@/records';
@@ -111,7 +112,7 @@ function Running({
       await createRecord('log', {
         pieceId,
         // Each stage is a step of its own on the bench.
-        taskId: `${task}${running.stage < count ? `stage${running.stage}` : plan.key}`,
+        taskId: `${task}${inRound(running.stage < count ? `stage${running.stage}` : plan.key, damage.body.grew?.length)}`,
         title: `Glued and clamped: ${damageLabel(damage.body)}${count > 1 ? `, stage ${running.stage} of ${count}` : ''}`,
         doneAt: localNow(),
         actualMin: Math.round(minutes * 10) / 10,

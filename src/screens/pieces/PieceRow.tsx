@@ -1,6 +1,6 @@
 import { Link } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { daysLeft, daysUntil, type FrontPiece } from '@/core/front';
+import { daysLeft, daysUntil, readyOn, slackDays, slackWords, type Bar, type FrontPiece } from '@/core/front';
 import { space, Text, useTheme } from '@/ui';
 import { STATE_WORDS } from '../shared/StateMark';
 import { FaceThumb } from './FaceThumb';
@@ -9,17 +9,26 @@ import { FaceThumb } from './FaceThumb';
 const PRESSING_DAYS = 7;
 
 /** A piece in the list: its worst face in small, its trail as lit dots, what is next, and how long there is. */
-export function PieceRow({ piece, today }: { piece: FrontPiece; today: string }) {
+export function PieceRow({ piece, today, bars }: { piece: FrontPiece; today: string; bars: readonly Bar[] }) {
   const theme = useTheme();
   const { deadline, trail } = piece;
   const left = deadline ? daysLeft(deadline, today) : undefined;
   const pressing = deadline !== undefined && daysUntil(deadline, today) < PRESSING_DAYS;
+  const ready = deadline ? readyOn(bars, piece.id) : undefined;
+  const slack = deadline && ready ? slackDays(deadline, ready) : undefined;
   const now = trail.find((t) => t.state === 'now');
   const words = piece.rest
     ? `${piece.school} · ${piece.rest.toLowerCase()}`
     : `${piece.school} · next: ${piece.next}`;
   const steps = piece.all > 0 ? `${piece.done} of ${piece.all} steps` : '';
-  const said = [words, now ? `${now.title}, ${STATE_WORDS.now}` : undefined, steps, left];
+  const late = slack !== undefined && slack < 0;
+  const said = [
+    words,
+    now ? `${now.title}, ${STATE_WORDS.now}` : undefined,
+    steps,
+    left,
+    slack === undefined ? undefined : slackWords(slack),
+  ];
   return (
     <Link
       href={`/piece/${piece.id}`}
@@ -39,6 +48,11 @@ export function PieceRow({ piece, today }: { piece: FrontPiece; today: string })
                 {left}
               </Text>
             ) : null}
+            {slack === undefined ? null : (
+              <Text kind="label" {...(late ? { tone: 'oxblood' as const } : {})}>
+                {slackWords(slack)}
+              </Text>
+            )}
           </View>
         </View>
         <Text kind="quiet">›</Text>

@@ -82,7 +82,7 @@ export function PiecesScreen() {
           <View>
             {pieces.length === 0 && search ? <Text kind="quiet">No piece is called so.</Text> : null}
             {pieces.slice(0, shown).map((p) => (
-              <PieceRow key={p.id} piece={p} today={now} />
+              <PieceRow key={p.id} piece={p} today={now} bars={front.bars} />
             ))}
             {shown < pieces.length ? (
               <WhenSeen key={shown} onSeen={() => setShown(shown + ROWS_AT_ONCE)} />

@@ -241,7 +241,9 @@ function PressPage({
           }}
         />
       ) : null}
-      {plan?.mixes ? <FloodSection plan={plan} openingMm={damage.body.answers.openingMm} /> : null}
+      {plan?.mixes ? (
+        <FloodSection plan={plan} openingMm={damage.body.answers.openingMm} veneerMm={veneerMm} />
+      ) : null}
       {plan ? (
         <StagesSection
           plan={plan}

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
-import { dayText } from '@/core/front';
-import { alternativeWords, slackWords } from '@/core/job';
+import { dayText, slackWords } from '@/core/front';
+import { alternativeWords } from '@/core/job';
 import { Figure, Fold, Notice, Text } from '@/ui';
 import { useDeadline } from './useBench';
 

@@ -27,6 +27,7 @@ import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useChange';
 import { useDamageView } from '../shared/usePiece';
 import { CaseSide, CuppedBoard, Hammer } from './boards';
+import { PairSection } from './PairSection';
 import { EdgeVeneer, HalfRound, RoundTop } from './rims';
 
 const WAYS = Object.keys(HELD_BY) as HeldBy[];
@@ -101,6 +102,14 @@ export function SpecialScreen() {
             platenMm={view.glue.platenMm ?? shop.platenMm}
             clampN={clampOf('fStyle', shop).forceN.value}
             props={flat?.layout.clamps.length ?? 1}
+          />
+        ) : null}
+        {which === 'case' ? (
+          <PairSection
+            lengthMm={start.wideMm}
+            caul={{ widthMm: shop.caulWidthMm, heightMm: shop.caulHeightMm }}
+            platenMm={view.glue.platenMm ?? shop.platenMm}
+            targetKPa={targetKPa}
           />
         ) : null}
         {which === 'hammer' ? (

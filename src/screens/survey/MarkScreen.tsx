@@ -25,6 +25,7 @@ import { useChange } from '../shared/useChange';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { CopyFold } from './CopyFold';
+import { GrewFold } from './GrewFold';
 import { remarked, shifted, storedMark, tapped, MARK_TOOLS } from '@/core/job';
 import { PointFields, SizeFields } from './MarkFields';
 import { boardOf, damageLabel, isMarked, markMm, markOf, outlineMm, surveyed, type Board } from '@/core/job';
@@ -248,6 +249,7 @@ export function MarkScreen() {
         mark={mark}
         onMove={(by) => putMm(shifted(mark, by))}
       />
+      <GrewFold damage={damage} areaMm2={survey.ok ? survey.value.measures.areaMm2 : undefined} />
       <Fold title="Delete this damage">
         <Button label="Delete this damage" kind="danger" onPress={remove} />
       </Fold>

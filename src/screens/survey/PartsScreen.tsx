@@ -9,6 +9,7 @@ import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useChange';
 import { useLatest } from '../shared/useLatest';
 import { usePieceView } from '../shared/usePiece';
+import { PartHold } from './PartHold';
 import { useUnits } from '../shared/useUnits';
 
 const KINDS: Record<Part['kind'], string> = {
@@ -49,6 +50,10 @@ export function PartsScreen() {
     };
     say({ text: `${part.label} was taken off the tray.`, action: { label: 'Undo', run: putBack } });
   };
+  const photos = [
+    ...view.faces.flatMap((f) => (f.body.picture ? [{ id: f.body.picture.id, label: f.body.name }] : [])),
+    ...(piece.body.photos ?? []).map((p, i) => ({ id: p.pictureId, label: p.note || `Photo ${i + 1}` })),
+  ];
   const back = parts.filter((p) => p.back).length;
   const odd = parts.filter((p) => p.odd !== '').length;
   return (
@@ -74,6 +79,8 @@ export function PartsScreen() {
           <PartRow
             key={p.id}
             part={p}
+            parts={parts}
+            photos={photos}
             onChange={(patch) => put(parts.map((o) => (o.id === p.id ? { ...o, ...patch } : o)))}
             onRemove={() => remove(p)}
           />
@@ -144,10 +151,14 @@ function PartLength({
 
 function PartRow({
   part,
+  parts,
+  photos,
   onChange,
   onRemove,
 }: {
   part: Part;
+  parts: readonly Part[];
+  photos: readonly { id: string; label: string }[];
   onChange: (patch: Partial<Part>) => void;
   onRemove: () => void;
 }) {
@@ -181,6 +192,9 @@ function PartRow({
           {part.odd ? <Text tone="oxblood">{`Odd one out: ${part.odd}`}</Text> : null}
         </View>
       </View>
+      <Fold title="How it is held, and where it was">
+        <PartHold part={part} parts={parts} photos={photos} onChange={onChange} />
+      </Fold>
       <Fold title="Change or take off the tray">
         <TextField
           label="Label"
