@@ -12,17 +12,17 @@ test('two devices: what each changed comes together, what both changed is chosen
   await bringDemo(page);
   await page.goto('/data');
   const first = await save(page, 'Save everything to a file');
-  await expect(page.getByText(/^Saved, and read back whole: 4 pieces, 10 photos/)).toBeVisible();
+  await expect(page.getByText(/^Saved, and read back whole: 5 pieces, 10 photos/)).toBeVisible();
 
   const desk = await browser.newContext({ ...(baseURL ? { baseURL } : {}) });
   const other = await desk.newPage();
   await other.goto('/data');
   await pick(other, 'Read in a file', first);
   await expect(
-    other.getByText('It holds 4 pieces, 6 faces, 12 damages, 1 log entry, 7 veneers, 10 photos.'),
+    other.getByText('It holds 5 pieces, 10 faces, 12 damages, 1 log entry, 7 veneers, 10 photos.'),
   ).toBeVisible();
   await other.getByRole('button', { name: 'Read it in' }).click();
-  await expect(other.getByText(/31 records and 10 photos were written/)).toBeVisible();
+  await expect(other.getByText(/36 records and 10 photos were written/)).toBeVisible();
 
   const rename = async (p: typeof page, box: string, text: string): Promise<void> => {
     await p.goto('/piece/lectern/about');

@@ -9,8 +9,8 @@ export type BenchTask = {
   title: string;
   detail: string;
   attendedMin: number;
-  /** Where your log shows that it varies. */
-  attendedRange?: { leastMin: number; mostMin: number };
+  /** How far it varies: as the log shows it, or as the book has it. */
+  attendedRange?: { leastMin: number; mostMin: number; learned?: true };
   /** What is learned from it when it is ticked off: the kind of work, and the book's minutes. */
   learns?: { step: string; bookMin: number };
   unattendedMin: number;

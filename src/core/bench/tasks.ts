@@ -77,7 +77,7 @@ function taskOf(
   // What the log shows goes before the book, and so does its range.
   const range =
     attended.least !== undefined && attended.most !== undefined
-      ? { leastMin: Math.floor(attended.least), mostMin: Math.ceil(attended.most) }
+      ? { leastMin: Math.floor(attended.least), mostMin: Math.ceil(attended.most), learned: true as const }
       : step.range && { leastMin: Math.floor(step.range.leastMin), mostMin: Math.ceil(step.range.mostMin) };
   return {
     id: `${prefix}/${step.key}`,

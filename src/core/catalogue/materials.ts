@@ -39,7 +39,7 @@ export const MATERIALS = {
   hardWaxOil: 'Hard-wax oil',
   primer: 'Primer for paint',
   paint: 'Paint',
-  paper: 'Abrasive paper in sheets',
+  paper: 'Abrasive paper, whole sheets',
 } as const;
 
 export type MaterialId = keyof typeof MATERIALS;

@@ -174,10 +174,10 @@ export function stepsOfLink({ repairs, tasks }: Plan, damageId: string, method: 
     : own.filter((t) => t.id.startsWith(`${damageId}/${method}.`));
 }
 
-/** How long a hand is at a step, with the range that the log shows. */
+/** How long a hand is at a step, with the range that the log shows, or else the book's. */
 export const handWords = ({ attendedMin, attendedRange: r }: BenchTask): string =>
   r && r.mostMin > r.leastMin
-    ? `${formatMinutes(attendedMin)} (yours took ${formatMinutes(r.leastMin)} to ${formatMinutes(r.mostMin)})`
+    ? `${formatMinutes(attendedMin)} (${r.learned ? 'yours took ' : ''}${formatMinutes(r.leastMin)} to ${formatMinutes(r.mostMin)})`
     : formatMinutes(attendedMin);
 
 /** Minutes of hands at some steps. */

@@ -131,7 +131,7 @@ export function needsOf(plan: Pick<Plan, 'repairs' | 'tasks'>, shop: Pick<Shop, 
 /** Only whole sheets are bought. */
 const wholeSheets = (sheets: number): string => {
   const count = Math.max(1, Math.ceil(sheets - 1e-9));
-  return `${count} ${count === 1 ? 'sheet' : 'sheets'} of 230 × 280 mm`;
+  return `${count} ${count === 1 ? 'sheet' : 'sheets'}`;
 };
 
 /** How much of it, in words; nothing for what only has to be at hand. @param length a length in words */

@@ -4,8 +4,7 @@ import { phaseLabel, type PhaseId } from '@/core/catalogue';
 import type { PlanCell, PlanTable } from '@/core/job';
 import { Text, useTheme } from '@/ui';
 
-const NAME_PX = 148;
-const CELL_PX = 74;
+const CELL_PX = 75;
 /** A finger that moved less has pressed, not dragged. */
 const DRAG_PX = 8;
 
@@ -46,7 +45,6 @@ export function PlanGrid({
     >
       <View role="table" aria-label="Faces as rows, phases as columns">
         <View style={styles.row} role="row">
-          <View style={styles.name} />
           {phases.map((phase) => (
             <Head
               key={phase}
@@ -58,20 +56,22 @@ export function PlanGrid({
           ))}
         </View>
         {rows.map((row) => (
-          <View key={row.faceId ?? 'whole'} style={[styles.row, { borderColor: theme.line }]} role="row">
+          <View key={row.faceId ?? 'whole'} style={[styles.face, { borderColor: theme.line }]} role="row">
             <View style={styles.name} role="rowheader">
               <Text kind="strong">{row.name}</Text>
               <Text kind="quiet">{row.words}</Text>
             </View>
-            {row.cells.map((cell) => (
-              <Cell
-                key={cell.phase}
-                cell={cell}
-                name={row.name}
-                lit={picked?.phase === cell.phase && picked.face === (row.faceId ?? 'whole')}
-                onPress={() => onPick(row.faceId, cell.phase)}
-              />
-            ))}
+            <View style={styles.row}>
+              {row.cells.map((cell) => (
+                <Cell
+                  key={cell.phase}
+                  cell={cell}
+                  name={row.name}
+                  lit={picked?.phase === cell.phase && picked.face === (row.faceId ?? 'whole')}
+                  onPress={() => onPick(row.faceId, cell.phase)}
+                />
+              ))}
+            </View>
           </View>
         ))}
       </View>
@@ -120,7 +120,9 @@ function Head({
           : { transform: [{ translateX: dx }], backgroundColor: theme.lampFill, borderColor: theme.lampEdge },
       ]}
     >
-      <Text kind="label">{phaseLabel(phase)}</Text>
+      <Text kind="label" style={styles.word}>
+        {phaseLabel(phase)}
+      </Text>
     </View>
   );
 }
@@ -164,17 +166,19 @@ function Cell({
 
 const styles = StyleSheet.create({
   scroll: { paddingBottom: 8 },
-  row: { flexDirection: 'row', alignItems: 'center', borderBottomWidth: 1, borderColor: 'transparent' },
-  name: { width: NAME_PX, paddingVertical: 6, paddingRight: 8 },
+  row: { flexDirection: 'row', alignItems: 'center' },
+  face: { borderTopWidth: 1, paddingVertical: 8, marginTop: 8, gap: 6 },
+  name: { paddingHorizontal: 3 },
   head: {
-    width: CELL_PX - 6,
-    marginHorizontal: 3,
+    width: CELL_PX - 2,
+    marginHorizontal: 1,
     minHeight: 44,
     alignItems: 'center',
     justifyContent: 'center',
     borderWidth: 1,
     borderRadius: 6,
   },
+  word: { textAlign: 'center' },
   cell: { width: CELL_PX - 6, marginHorizontal: 3, minHeight: 44 },
   full: { alignItems: 'center', justifyContent: 'center', borderWidth: 1.5, borderRadius: 6 },
 });

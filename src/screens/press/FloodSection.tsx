@@ -39,7 +39,7 @@ export function FloodSection({
           {`Opened by ${length(openingMm ?? 0)} there is room for about ${formatSmall(room.value)} ml; the three mixes are ${formatSmall(film)} ml together.${film > room.value ? ' Let each run in before the next.' : ' They do not fill it: tilt, so that they run to the far end.'}`}
         </Text>
       ) : null}
-      {openingMm !== undefined && openingMm > 0 && room?.ok ? (
+      {openingMm !== undefined && openingMm > 0 && room?.ok && plan.times.ok ? (
         <RunsIn plan={plan} openingMm={openingMm} depthMm={box.bottom - box.top} veneerMm={veneerMm} />
       ) : null}
       <Fold title="Flood it, step by step">

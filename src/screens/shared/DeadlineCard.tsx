@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { dayText, slackWords } from '@/core/front';
 import { alternativeWords } from '@/core/job';
-import { Figure, Fold, Notice, Text } from '@/ui';
+import { Fold, Notice, Text } from '@/ui';
 import { useDeadline } from './useBench';
 
 /** So many steps of the chain are named; those at its end drive it. */
@@ -15,10 +15,7 @@ export function DeadlineCard({ pieceId }: { pieceId: string }) {
   const late = slackDays < 0;
   const body = (
     <View style={{ gap: 8 }}>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
-        <Figure label="Ready on" value={dayText(ready)} />
-        <Figure label="Wanted by" value={dayText(wanted)} note={slackWords(slackDays)} alarm={late} />
-      </View>
+      <Text>{`Ready on ${dayText(ready)}, wanted by ${dayText(wanted)}.`}</Text>
       {late && ways.length > 0 ? (
         <Fold title="What would have it ready earlier">
           {ways.slice(0, 4).map((w) => (

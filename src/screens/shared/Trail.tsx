@@ -43,7 +43,7 @@ export function TrailList({ view }: { view: PieceView }) {
       </Link>
       {plan ? <TrailSteps steps={plan.trail.steps} /> : <Text kind="quiet">{COUNTING}</Text>}
       <View style={styles.damages}>
-        <Text kind="label">Damages</Text>
+        {view.damages.length > 0 ? <Text kind="label">Damages</Text> : null}
         {view.damages.map((d) => (
           <LinkRow key={d.id} href={`/damage/${d.id}/decide`} title={damageLabel(d.body)} />
         ))}
