@@ -26,6 +26,7 @@ import {
   handsMin,
   isTicked,
   possibleMoves,
+  type Reached,
   quickerWays,
   type Moves,
   type Piece,
@@ -85,6 +86,9 @@ export type BenchOptions = {
   last?: Front;
 };
 
+/** Orders tried for each plan that is only compared: enough to be near the best, few enough to wait for. */
+const COMPARED_TRIES = 100;
+
 /** Each takes a plan and its days. */
 const MOST_WAYS = 12;
 
@@ -105,6 +109,8 @@ function kept<T>(): (key: string, make: () => T) => T {
     return made;
   };
 }
+
+const reachedOf = ({ ready, steps, handsMin }: Reached): Reached => ({ ready, steps, handsMin });
 
 const doneSteps = (log: readonly Stored<'log'>[]): DoneStep[] =>
   log.map(({ body: { taskId, doneAt, actualMin, faces } }) => ({
@@ -314,7 +320,7 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     shelf: Shelf,
     { choices, otherwise }: { choices?: Job['choices']; otherwise?: Partial<Piece> },
     at: string,
-  ): Promise<{ ready: string; steps: number; handsMin: number } | undefined> {
+  ): Promise<(Reached & { order: string }) | undefined> {
     const other = await planFor(piece, shelf, choices, otherwise);
     const own = other.tasks.map((t) => ({ ...t, pieceId: piece.id, pieceName: piece.body.name }));
     const others = tasks.filter((t) => t.pieceId !== piece.id);
@@ -323,10 +329,15 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     const hours = { resources: resourcesOf(shelf.shop), workingHours: shelf.shop.workingHours };
     const input = benchInput(all, [...done.filter((d) => known.has(d.taskId)), ...other.done], hours, at);
     if (impossible(input)) return undefined;
-    const ready = readyDay({ tasks: all, done, schedule: await schedule({ ...input, tries: 0 }) }, piece.id);
+    const ready = readyDay({ tasks: all, done, schedule: await schedule({ ...input, tries: COMPARED_TRIES }) }, piece.id);
     return ready === undefined
       ? undefined
-      : { ready, steps: other.tasks.filter(isTicked).length, handsMin: handsMin(other.tasks) };
+      : {
+          ready,
+          steps: other.tasks.filter(isTicked).length,
+          handsMin: handsMin(other.tasks),
+          order: JSON.stringify(other.tasks.map((t) => [t.id, t.phase])),
+        };
   }
 
   async function pictureOf(
@@ -418,9 +429,10 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
       )) {
         await breathe(context, 0.5);
         const then = await readyWith(bench, piece, shelf, { otherwise: move.otherwise }, at);
-        if (then) moves.push({ ...move, ...then });
+        // A move that touches no step of this piece is none.
+        if (then && then.order !== now?.order) moves.push({ ...move, ...reachedOf(then) });
       }
-      return { ...(now ? { now } : {}), moves };
+      return { ...(now ? { now: reachedOf(now) } : {}), moves };
     },
 
     /** The pieces on the first page. @param last what it showed before: pictures that are still true, and the days, are taken from it; and when the shop was last saved to a file */

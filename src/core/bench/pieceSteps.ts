@@ -1,6 +1,6 @@
 import { step, type Deed, type PhaseId, type Step } from '../catalogue';
 import type { Preparation } from '../prepare';
-import { memory, sourced, type Sourced } from '../sources';
+import { derived, memory, sourced, type Source, type Sourced } from '../sources';
 import type { SandingBudget } from '../sanding';
 import type { RiskySurface } from '../safety';
 import {
@@ -333,6 +333,25 @@ function roundsOf(pass: Pass, pieceId: string, done: readonly DoneFaces[]): { pa
   return rounds;
 }
 
+/** What has to come off: parts in the order in which they do, and minutes of opening their joints. */
+export type ApartWork = { parts: readonly string[]; minutes: number };
+
+const APART_SOURCE: Source = derived('minutes of each joint and of letting its old glue go');
+
+/** Taking apart before anything else, and putting together again, the other way round after a dry fit. */
+function apartSteps({ parts, minutes }: ApartWork): PieceStep[] {
+  const of = (key: string, phase: PhaseId, title: string, detail: string): PieceStep => ({
+    ...step(key, phase, title, detail, 0, ['takeApart'], key === 'apart' ? { after: ['intake'] } : {}),
+    attended: sourced(minutes, APART_SOURCE),
+    surface: {},
+    learns: `piece.${key}`,
+  });
+  return [
+    of('apart', 'intake', 'Take apart', `In this order: ${parts.join(', ')}. Label every part with its place; stop where it needs force.`), // prettier-ignore
+    of('together', 'reassemble', 'Dry-fit and put together', `In this order: ${[...parts].reverse().join(', ')}. Everything once without glue first.`), // prettier-ignore
+  ];
+}
+
 /** Steps of the whole piece around its repairs, face by face: intake, preparing, sanding, coats, rub-out, reassembly. */
 export function pieceSteps({
   pieceId,
@@ -342,6 +361,7 @@ export function pieceSteps({
   ways,
   coats = {},
   done = [],
+  apart,
 }: {
   pieceId: string;
   goal: FinishGoal;
@@ -351,6 +371,7 @@ export function pieceSteps({
   /** The shop's own top coats. */
   coats?: Partial<Record<CoatGoal, OwnCoats>>;
   done?: readonly DoneFaces[];
+  apart?: ApartWork;
 }): PieceStep[] {
   const held = holds && holds.length > 0 ? { holds } : {};
   const species = faces.find((f) => f.species)?.species;
@@ -379,6 +400,7 @@ export function pieceSteps({
     ['buyWood'],
     species ? { species } : {},
   );
+  const last = apart ? { ...reassemble, after: ['together'] } : reassemble;
   // What is finished apart has its own passes; everything else goes with the frame.
   const passes = grouped(faces, (f) => f.part ?? '').flatMap(([part, own]) =>
     [...preparing(own), ...sanding(own, ways, held), ...coating(own, goal, coats, held)].map((pass) => ({
@@ -389,7 +411,7 @@ export function pieceSteps({
   const worked = passes.flatMap(({ part, pass }) =>
     roundsOf(pass, pieceId, done).map(({ pass: round, aka }) => pieceStep(round, part, faces, aka)),
   );
-  return [intake, ...worked, reassemble];
+  return [intake, ...(apart ? apartSteps(apart) : []), ...worked, last];
 }
 
 function pieceStep(

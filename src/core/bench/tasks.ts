@@ -17,7 +17,7 @@ import {
   type OwnStep,
   type StepChange,
 } from './ownSteps';
-import { pieceSteps, type DoneFaces, type FaceWork, type PieceStep } from './pieceSteps';
+import { pieceSteps, type ApartWork, type DoneFaces, type FaceWork, type PieceStep } from './pieceSteps';
 import { repairSteps, type LinkWork, type WorkedStep } from './repairSteps';
 import type { BenchTask } from './task';
 
@@ -48,6 +48,8 @@ export type PieceWork = {
   holds?: readonly Hazard[];
   ways: Ways;
   repairs: RepairWork[];
+  /** What has to come off. */
+  apart?: ApartWork;
   /** Steps that the user has added, and what was changed of the plan's. */
   ownSteps?: readonly OwnStep[];
   changes?: readonly StepChange[];

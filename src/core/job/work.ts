@@ -5,6 +5,7 @@ import { perimeterOf } from '../geometry';
 import { preparationOf } from '../prepare';
 import { thicknessPlan } from '../veneer';
 import { faceAreaMm2 } from './condition';
+import { partsPlan } from './apart';
 import { treatedAs, waysOf } from './decide';
 import type { LinkPlan } from './links';
 import { sandingOf } from './press';
@@ -56,6 +57,9 @@ export function workOf(
       },
     ];
   });
+  const off = partsPlan(piece.body);
+  const parts = off.ok ? off.steps.filter((s) => !s.stop) : [];
+  const jointed = parts.some((s) => (s.part.joint ?? 'lies') !== 'lies');
   return {
     pieceId: piece.id,
     goal: piece.body.goal,
@@ -64,6 +68,7 @@ export function workOf(
       return { ...faceWork(piece, f, refreshed), ...partOf(f.id) };
     }),
     ...(holds ? { holds } : {}),
+    ...(off.ok && jointed ? { apart: { parts: parts.map((s) => s.part.label), minutes: off.minutes } } : {}),
     ways: waysOf(piece.body),
     repairs,
     ...(ownSteps ? { ownSteps } : {}),
