@@ -134,6 +134,36 @@ const CASES: [string, unknown, unknown][] = [
     },
   ],
   [
+    'letin.plug',
+    { holeMm: 9, depthMm: 12, boardMm: 20, clear: true, load: false, bitsMm: [10], cuttersMm: [10] },
+    expect.objectContaining({ kind: 'plug', bitMm: 10, lengthMm: 13.9 }),
+  ],
+  [
+    'letin.dutchman',
+    { outline: [[20, 20], [60, 20], [60, 40], [20, 40]], face: [[0, 0], [200, 0], [200, 100], [0, 100]], grainDeg: 0, depthMm: 5, boardMm: 20, ends: 'square' }, // prettier-ignore
+    expect.objectContaining({ alongMm: 45, acrossMm: 25, depthMm: 6 }),
+  ],
+  [
+    'letin.strips',
+    { runMm: 1200, highMm: 30, thickMm: 2, planedMm: 0.5, blockWideMm: 40, blockThickMm: 25, kerfMm: 1.2, slantDeg: 0, spares: 3 }, // prettier-ignore
+    { eachMm: 40, pieces: 33, slicesPerBlock: 7, blocks: 5, blockLengthMm: 36 },
+  ],
+  [
+    'joint.close',
+    { lengthMm: 600, boards: [{ widthMm: 50, thickMm: 20 }, { widthMm: 50, thickMm: 20 }], gapsMm: [0, 0, 0], modulusMPa: 11000, clampN: 3500, clamps: 2 }, // prettier-ignore
+    expect.objectContaining({ closes: true, eachN: 0 }),
+  ],
+  [
+    'fill.plan',
+    { hollow: { shape: 'void', areaMm2: 1000, heightMm: 1 }, filler: { shrinks: 0, mostLayerMm: 3, layerWaitMin: 60, densityGPerMl: 1.5, waste: 0 }, boardMm: 18 }, // prettier-ignore
+    expect.objectContaining({ volumeMl: 1, madeUpMl: 1, grams: 1.5 }),
+  ],
+  [
+    'level.plan',
+    { stepMm: 0.3, veneerMm: 0, roomMm: 200, sheen: 'satin' },
+    expect.objectContaining({ tool: 'scraper', verdict: 'level' }),
+  ],
+  [
     'job.plan',
     {
       piece: { id: 'p', body: { ...newPiece('Stool', '2026-03-02T08:00:00'), goal: 'keep' } },

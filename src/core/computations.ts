@@ -2,8 +2,11 @@ import type { ObjectSchema } from 'joi';
 import { arrange, arrangeSchema } from './arrange';
 import { schedule, scheduleSchema } from './bench';
 import { assertValid, type JobContext } from './check';
+import { closePlan, closeSchema } from './closing';
 import { colourDifference, differenceSchema } from './colour';
 import { fieldSchema, pressField } from './field';
+import { fillPlan, fillSchema, levelPlan, levelSchema } from './filling';
+import { dutchmanPlan, dutchmanSchema, plugPlan, plugSchema, stripsPlan, stripsSchema } from './letin';
 import { camberOf, camberSchema } from './stack';
 import { finishFromTests, finishTestSchema } from './finish';
 import { tapMap, tapMapSchema } from './tapping';
@@ -47,6 +50,12 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['press.field', computation(fieldSchema, pressField, 'press.field')],
   ['press.arrange', computation(arrangeSchema, arrange, 'press.arrange')],
   ['press.camber', computation(camberSchema, camberOf, 'press.camber')],
+  ['letin.plug', computation(plugSchema, plugPlan, 'letin.plug')],
+  ['letin.dutchman', computation(dutchmanSchema, dutchmanPlan, 'letin.dutchman')],
+  ['letin.strips', computation(stripsSchema, stripsPlan, 'letin.strips')],
+  ['joint.close', computation(closeSchema, closePlan, 'joint.close')],
+  ['fill.plan', computation(fillSchema, fillPlan, 'fill.plan')],
+  ['level.plan', computation(levelSchema, levelPlan, 'level.plan')],
   ['finish.test', computation(finishTestSchema, finishFromTests, 'finish.test')],
   ['units.length', computation(lengthSchema, readLength, 'units.length')],
   ['method.rank', computation<RankInput>(rankSchema, (value) => rankMethods(value), 'method.rank')],

@@ -329,7 +329,10 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     const hours = { resources: resourcesOf(shelf.shop), workingHours: shelf.shop.workingHours };
     const input = benchInput(all, [...done.filter((d) => known.has(d.taskId)), ...other.done], hours, at);
     if (impossible(input)) return undefined;
-    const ready = readyDay({ tasks: all, done, schedule: await schedule({ ...input, tries: COMPARED_TRIES }) }, piece.id);
+    const ready = readyDay(
+      { tasks: all, done, schedule: await schedule({ ...input, tries: COMPARED_TRIES }) },
+      piece.id,
+    );
     return ready === undefined
       ? undefined
       : {

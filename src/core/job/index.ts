@@ -105,3 +105,13 @@ export { partsPlan, reachOf } from './apart';
 export { FACE_BACKS, type FaceBack } from './kinds/face';
 export { possibleMoves, type Move, type Moves, type Reached } from './moves';
 export { floodRuns } from './flood';
+export {
+  FILLERS_SOURCE,
+  fillerOf,
+  STICK_MM,
+  STICK_MM_SOURCE,
+  sumsOf,
+  sumStarts,
+  type Sum,
+  type SumStarts,
+} from './sums';

@@ -19,6 +19,8 @@ import { TickForm } from './TickForm';
 import { usePlan } from '../shared/useBench';
 import { useBenchView } from './useBenchView';
 
+/** So many days are drawn at first, and again each time more are asked for: a full shop has months of them. */
+const DAYS_AT_ONCE = 12;
 /** So many of the steps that are done are listed; the record has all of them. */
 const LAST_DONE = 30;
 
@@ -34,6 +36,11 @@ export function BenchScreen() {
   const say = useSay();
   const [ticking, setTicking] = useState<string>();
   const wide = useWide();
+  const [most, setMost] = useState(DAYS_AT_ONCE);
+  const near = days.slice(0, most);
+  // What lies beyond the last day that is drawn costs nothing.
+  const last = near.at(-1);
+  const nearBars = last === undefined ? bars : bars.filter((b) => b.start.slice(0, 10) <= last);
   const frame = view.piece
     ? {
         eyebrow: view.piece.body.name,
@@ -51,10 +58,10 @@ export function BenchScreen() {
     wide && days.length > 0 ? (
       <Pane>
         {legend}
-        {days.map((day) => (
+        {near.map((day) => (
           <View key={day} style={{ gap: 8 }}>
             <Text kind="subheading">{dayText(day)}</Text>
-            <DayStrip day={day} bars={bars} hours={hours} now={now} pieces={!only} />
+            <DayStrip day={day} bars={nearBars} hours={hours} now={now} pieces={!only} />
           </View>
         ))}
       </Pane>
@@ -131,9 +138,9 @@ export function BenchScreen() {
         </View>
       ) : null}
       {only && view.piece?.body.deadline ? <DeadlineCard pieceId={only} /> : null}
-      {days.map((day) => (
+      {near.map((day) => (
         <Section key={day} title={dayText(day)}>
-          {wide ? null : <DayStrip day={day} bars={bars} hours={hours} now={now} pieces={!only} />}
+          {wide ? null : <DayStrip day={day} bars={nearBars} hours={hours} now={now} pieces={!only} />}
           <View>
             {todo
               .filter((t) => t.when.start.slice(0, 10) === day)
@@ -161,6 +168,9 @@ export function BenchScreen() {
           </View>
         </Section>
       ))}
+      {days.length > near.length ? (
+        <Button label={`Show more of the ${days.length} days`} onPress={() => setMost(most + DAYS_AT_ONCE)} />
+      ) : null}
       {timed.length + finished.length > 0 ? (
         <>
           {wide || timed.length === 0 ? null : legend}

@@ -33,6 +33,7 @@ import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { HollowSection } from './HollowSection';
 import { Bending, Pilot } from './sums';
+import { SumsSection } from '../sums/SumsSection';
 import { WayInSection } from './WayInSection';
 import { AmountsSection, ClampsSection } from '../sheet/sections';
 import {
@@ -173,6 +174,7 @@ export function JointScreen() {
       <KeepFigures damage={damage}>
         {method === 'screwSplit' ? <Pilot /> : null}
         {damage.body.kind === 'missingMoulding' ? <Bending /> : null}
+        {repair ? <SumsSection repair={repair} method={method} shop={shop} /> : null}
         {hollow ? <HollowSection glue={glue} shape={hollow.shape} sizes={hollow.sizes} /> : null}
       </KeepFigures>
       {link ? <AmountsSection amounts={link.amounts} /> : null}

@@ -37,6 +37,8 @@ import { Page } from '../shared/Page';
 import { download, fileName } from '@/instruments';
 import { Tone, PhotoSwatch } from '../shared/Swatch';
 import { TrailList } from '../shared/Trail';
+import { KeepFigures } from '../shared/kept';
+import { SumsSection } from '../sums/SumsSection';
 import { useAct } from '../shared/useAct';
 import { usePdf } from '../shared/usePdf';
 import { useChange } from '../shared/useChange';
@@ -328,6 +330,11 @@ export function PatchScreen() {
           onChange={(slantDeg) => set({ slantDeg })}
         />
       </Fold>
+      {view.repair ? (
+        <KeepFigures damage={damage}>
+          <SumsSection repair={view.repair} method={method} shop={shop} />
+        </KeepFigures>
+      ) : null}
       {chosen ? (
         <Button
           label="Next: colour it"

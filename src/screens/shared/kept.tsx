@@ -42,6 +42,12 @@ export function useKeptChoice<V extends string>(
   return [options.find((o) => o === value) ?? start, set];
 }
 
+/** A text for the sum on a page, such as a list of sizes. @param key `page.field`, letters only */
+export function useKeptText(key: string, start: string): [string, (value: string) => void] {
+  const [value, set] = useFigure(key);
+  return [typeof value === 'string' ? value : start, set];
+}
+
 /** A length for the sum on a page, with its field. */
 export function useKeptLength(
   key: string,

@@ -12,6 +12,8 @@ import { COUNTING, TrailList } from '../shared/Trail';
 import { usePlan } from '../shared/useBench';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
+import { KeepFigures } from '../shared/kept';
+import { SumsSection } from '../sums/SumsSection';
 import { AmountsSection } from './sections';
 
 /** The worksheet of whatever is neither pressed, patched nor clamped: what it takes, how much of it, and each step with its time. */
@@ -62,6 +64,9 @@ export function SheetScreen() {
           {`${survey.problem} Amounts follow from its size.`}
         </Notice>
       )}
+      <KeepFigures damage={damage}>
+        <SumsSection repair={repair} method={method} shop={shop} />
+      </KeepFigures>
       {link ? <AmountsSection amounts={link.amounts} /> : null}
       <Section title="Step by step">
         {plan ? null : <Text kind="quiet">{COUNTING}</Text>}

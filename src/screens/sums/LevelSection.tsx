@@ -1,0 +1,69 @@
+import { attempt } from '@/core/check';
+import { depthFromShadowMm, LEVEL_SOURCE, LEVEL_TOOLS, levelPlan, SHADOW_SOURCE } from '@/core/filling';
+import { describeSource } from '@/core/sources';
+import { Chips, Figure, Fold, Notice, Section, Stepper, Text } from '@/ui';
+import { useKeptChoice, useKeptLength, useKeptNumber } from '../shared/kept';
+import { useUnits } from '../shared/useUnits';
+import { Figures } from '../special/parts';
+import type { SumStarts } from '@/core/job';
+
+/** How what stands proud or has sunk is made level, how far it is feathered, and whether the veneer bears it. */
+export function LevelSection({ starts }: { starts: SumStarts }) {
+  const { length } = useUnits();
+  const [step, stepField] = useKeptLength('level.step', 0.5);
+  const [room, roomField] = useKeptLength('level.room', Math.max(1, starts.roomMm));
+  const [sheen, setSheen] = useKeptChoice('level.sheen', 'satin', ['satin', 'gloss']);
+  const [shadow, shadowField] = useKeptLength('level.shadow', 5);
+  const [lamp, setLamp] = useKeptNumber('level.lamp', 10);
+  const result = attempt(() => levelPlan({ stepMm: step, veneerMm: starts.veneerMm, roomMm: room, sheen }));
+  const depth = attempt(() => depthFromShadowMm(shadow, lamp));
+  return (
+    <Section title="Make it level" help={describeSource(LEVEL_SOURCE)}>
+      {stepField('It stands proud by', 0, 20)}
+      {roomField('To the nearest edge', 0, 5000)}
+      <Chips
+        label="The finish over it"
+        options={[
+          { value: 'satin', label: 'Satin' },
+          { value: 'gloss', label: 'Gloss' },
+        ]}
+        value={sheen}
+        onChange={setSheen}
+      />
+      {result.ok ? (
+        <>
+          {result.value.verdict === 'level' ? (
+            <Text>{result.value.why}</Text>
+          ) : (
+            <Notice kind={result.value.verdict === 'fill' ? 'stop' : 'rest'}>{result.value.why}</Notice>
+          )}
+          <Text kind="strong">{`${LEVEL_TOOLS[result.value.tool]}.`}</Text>
+          <Figures>
+            <Figure label="Feather over" value={length(result.value.featherMm)} />
+            {result.value.leftMm === undefined ? null : (
+              <Figure
+                label="Veneer left"
+                value={length(Math.max(0, result.value.leftMm))}
+                alarm={result.value.verdict === 'fill'}
+              />
+            )}
+          </Figures>
+        </>
+      ) : (
+        <Notice kind="stop">{result.problem}</Notice>
+      )}
+      <Fold title="Depth of a dent from its shadow">
+        <Text kind="quiet">
+          A lamp low over the face, its height measured as an angle; the shadow that the rim throws.
+        </Text>
+        {shadowField('Length of the shadow', 0, 500)}
+        <Stepper label="Height of the lamp" unit="°" value={lamp} least={1} most={80} onChange={setLamp} />
+        {depth.ok ? (
+          <Figure label="Deep" value={length(depth.value)} source={describeSource(SHADOW_SOURCE)} />
+        ) : (
+          <Notice kind="stop">{depth.problem}</Notice>
+        )}
+      </Fold>
+    </Section>
+  );
+}

@@ -1,0 +1,128 @@
+import { View } from 'react-native';
+import Svg, { Line, Rect } from 'react-native-svg';
+import { attempt } from '@/core/check';
+import { PLUG_SOURCE, plugPlan, type PlugPlan } from '@/core/letin';
+import { describeSource } from '@/core/sources';
+import { parseLength, type LengthUnit } from '@/core/units';
+import { Chips, Figure, materials, Notice, Section, Text, TextField, useTheme } from '@/ui';
+import { useKeptChoice, useKeptLength, useKeptText } from '../shared/kept';
+import { useUnits } from '../shared/useUnits';
+import { Figures } from '../special/parts';
+import type { SumStarts } from '@/core/job';
+
+/** Sizes that are sold in each system; the owner's own go before them. */
+const BITS: Record<LengthUnit, string> = { mm: '6 8 10 12 15 20 25 30', in: '1/4 5/16 3/8 1/2 5/8 3/4 1' };
+const CUTTERS: Record<LengthUnit, string> = { mm: '8 10 12 15 20', in: '3/8 1/2 5/8 3/4 1' };
+
+/** Lengths of a list, in the shop's unit; what is none is left out. */
+const sizesIn = (text: string, unit: LengthUnit): number[] =>
+  text.split(/[\s;]+/).flatMap((t) => {
+    const read = attempt(() => parseLength(t, unit));
+    return read.ok && read.value > 0 ? [read.value] : [];
+  });
+
+/** Bit, cutter, depth and length for a plug; or why it is something else. */
+export function PlugSection({ starts, clear }: { starts: SumStarts; clear: boolean }) {
+  const { length, unit } = useUnits();
+  const [hole, holeField] = useKeptLength('plug.hole', starts.holeMm);
+  const [depth, depthField] = useKeptLength('plug.depth', starts.depthMm);
+  const [next, nextField] = useKeptLength('plug.next', Math.max(10, starts.roomMm));
+  const [load, setLoad] = useKeptChoice('plug.load', 'no', ['no', 'yes']);
+  const [bits, setBits] = useKeptText('plug.bits', BITS[unit]);
+  const [cutters, setCutters] = useKeptText('plug.cutters', CUTTERS[unit]);
+  const result = attempt(() =>
+    plugPlan({
+      holeMm: hole,
+      depthMm: depth,
+      boardMm: starts.boardMm,
+      clear,
+      load: load === 'yes',
+      bitsMm: sizesIn(bits, unit),
+      cuttersMm: sizesIn(cutters, unit),
+      nextMm: next,
+    }),
+  );
+  return (
+    <Section title="The plug and its hole" help={describeSource(PLUG_SOURCE)}>
+      {holeField('Hole, at its widest', 0.5, 120)}
+      {depthField('Depth of the hole', 0.5, 200)}
+      {nextField('To the next hole or edge', 0, 5000)}
+      <Chips
+        label="Does it carry a screw or a load?"
+        options={[
+          { value: 'no', label: 'No' },
+          { value: 'yes', label: 'Yes' },
+        ]}
+        value={load}
+        onChange={setLoad}
+      />
+      <TextField label="Bits you own" value={bits} onChange={setBits} most={40} />
+      <TextField label="Plug cutters you own" value={cutters} onChange={setCutters} most={40} />
+      {result.ok ? (
+        <>
+          <Text>{result.value.why}</Text>
+          {result.value.missing ? (
+            <Notice kind="rest" title="Nothing that you own fits">
+              {result.value.missing}
+            </Notice>
+          ) : null}
+          {result.value.bitMm === undefined ? null : (
+            <>
+              <PlugDrawing plan={result.value} boardMm={starts.boardMm} />
+              <Figures>
+                <Figure label="Bit" value={length(result.value.bitMm)} />
+                <Figure label="Plug cutter" value={length(result.value.cutterMm ?? 0)} />
+                <Figure label="Bore" value={length(result.value.boreMm ?? 0)} note="deep" />
+                <Figure
+                  label="Plug long"
+                  value={length(result.value.lengthMm ?? 0)}
+                  note={`${length(result.value.proudMm ?? 0)} proud`}
+                />
+              </Figures>
+            </>
+          )}
+        </>
+      ) : (
+        <Notice kind="stop">{result.problem}</Notice>
+      )}
+    </Section>
+  );
+}
+
+/** The board in section, to scale: bore, plug with its face grain, what is planed off. */
+function PlugDrawing({ plan, boardMm }: { plan: PlugPlan; boardMm: number }) {
+  const theme = useTheme();
+  const { bitMm = 10, boreMm = 10, proudMm = 2 } = plan;
+  const wide = Math.max(60, bitMm * 3);
+  const k = 300 / wide;
+  const top = 10 + proudMm * k;
+  const x = 10 + ((wide - bitMm) / 2) * k;
+  const lines = Array.from(
+    { length: 5 },
+    (_, i) => top - proudMm * k + ((i + 0.5) / 5) * (boreMm + proudMm) * k,
+  );
+  return (
+    <View role="img" aria-label="The board in section with the plug, its grain along the board, to scale">
+      <Svg
+        width="100%"
+        height={Math.min(260, top + boardMm * k + 12)}
+        viewBox={`0 0 320 ${top + boardMm * k + 12}`}
+      >
+        <Rect x={10} y={top} width={300} height={boardMm * k} fill={materials.veneer} />
+        <Rect
+          x={x}
+          y={top - proudMm * k}
+          width={bitMm * k}
+          height={(boreMm + proudMm) * k}
+          fill={materials.core}
+          stroke={theme.ink}
+        />
+        {lines.map((y) => (
+          <Line key={y} x1={x + 2} x2={x + bitMm * k - 2} y1={y} y2={y} stroke={materials.shade} />
+        ))}
+        <Line x1={10} x2={310} y1={top} y2={top} stroke={theme.oxblood} strokeDasharray="6 4" />
+      </Svg>
+      <Text kind="quiet">The dashed line is the face: what stands over it is planed off.</Text>
+    </View>
+  );
+}

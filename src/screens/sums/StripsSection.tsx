@@ -1,0 +1,64 @@
+import { attempt } from '@/core/check';
+import { stripsPlan } from '@/core/letin';
+import { Figure, Notice, Section, Stepper } from '@/ui';
+import { useKeptLength, useKeptNumber } from '../shared/kept';
+import { useUnits } from '../shared/useUnits';
+import { Figures } from '../special/parts';
+import type { SumStarts } from '@/core/job';
+
+/** Strips sawn from solid: pieces side by side along the edge, from blocks as long as the edge is high. */
+export function StripsSection({ starts }: { starts: SumStarts }) {
+  const { length } = useUnits();
+  const [run, runField] = useKeptLength('strips.run', starts.jointMm);
+  const [high, highField] = useKeptLength('strips.high', starts.edgeHighMm);
+  const [thick, thickField] = useKeptLength('strips.thick', Math.max(1, starts.veneerMm));
+  const [blockWide, blockWideField] = useKeptLength('strips.wide', 40);
+  const [blockThick, blockThickField] = useKeptLength('strips.block', 25);
+  const [kerf, kerfField] = useKeptLength('strips.kerf', 1.2);
+  const [slant, setSlant] = useKeptNumber('strips.slant', 0);
+  const [spares, setSpares] = useKeptNumber('strips.spares', 3);
+  const result = attempt(
+    () =>
+    stripsPlan({ runMm: run, highMm: high, thickMm: thick, planedMm: 0.5, blockWideMm: blockWide, blockThickMm: blockThick, kerfMm: kerf, slantDeg: slant, spares }), // prettier-ignore
+  );
+  return (
+    <Section
+      title="Strips sawn from a block"
+      help="The grain stands across the edge; each slice covers the width of its block."
+    >
+      {runField('Run of the edge', 1, 20_000)}
+      {highField('Height of the edge', 1, 300)}
+      {thickField('Thickness of a strip', 0.3, 20)}
+      {blockWideField('Width of the block', 3, 600)}
+      {blockThickField('Thickness that is sawn up', 1, 300)}
+      {kerfField('Kerf of the saw', 0.2, 6)}
+      <Stepper
+        label="Slant of the joints"
+        unit="°"
+        value={slant}
+        least={0}
+        most={60}
+        step={5}
+        onChange={setSlant}
+      />
+      <Stepper label="Spares" value={spares} least={0} most={200} onChange={setSpares} />
+      {result.ok ? (
+        <Figures>
+          <Figure
+            label="Pieces"
+            value={String(result.value.pieces)}
+            note={`each covers ${length(result.value.eachMm)}`}
+          />
+          <Figure label="From one block" value={String(result.value.slicesPerBlock)} />
+          <Figure
+            label="Blocks"
+            value={String(result.value.blocks)}
+            note={`${length(result.value.blockLengthMm)} long`}
+          />
+        </Figures>
+      ) : (
+        <Notice kind="stop">{result.problem}</Notice>
+      )}
+    </Section>
+  );
+}

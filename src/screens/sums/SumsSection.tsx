@@ -1,0 +1,36 @@
+import type { MethodId } from '@/core/catalogue';
+import { sumsOf, sumStarts, type KnownShop, type Repair } from '@/core/job';
+import { CloseSection } from './CloseSection';
+import { DutchmanSection } from './DutchmanSection';
+import { FillSection } from './FillSection';
+import { LevelSection } from './LevelSection';
+import { PlugSection } from './PlugSection';
+import { StripsSection } from './StripsSection';
+
+/** The sums of a method that is not veneer under a press: let in, filled, closed, levelled. Fields are kept with the damage. */
+export function SumsSection({ repair, method, shop }: { repair: Repair; method: MethodId; shop: KnownShop }) {
+  const sums = sumsOf(method);
+  if (sums.length === 0) return null;
+  const starts = sumStarts(repair);
+  const species = repair.face?.body.species ?? '';
+  return (
+    <>
+      {sums.map((sum) => {
+        switch (sum) {
+          case 'plug':
+            return <PlugSection key={sum} starts={starts} clear={repair.treated.goal !== 'paint'} />;
+          case 'dutchman':
+            return <DutchmanSection key={sum} starts={starts} />;
+          case 'strips':
+            return <StripsSection key={sum} starts={starts} />;
+          case 'fill':
+            return <FillSection key={sum} starts={starts} method={method} />;
+          case 'close':
+            return <CloseSection key={sum} starts={starts} shop={shop} species={species} />;
+          case 'level':
+            return <LevelSection key={sum} starts={starts} />;
+        }
+      })}
+    </>
+  );
+}
