@@ -423,7 +423,15 @@ function pieceStep(
   const { attended, leastMin, mostMin } = sizedMinutes(work, faces, passes);
   const here = faces.length === all.length ? '' : ` Here: ${faces.map((f) => f.name).join(', ')}.`;
   return {
-    ...step(key, phase, title, `${detail}${here}`, 0, deeds, wait ? { wait } : {}),
+    ...step(
+      key,
+      phase,
+      part ? `${title}: ${part}` : title,
+      `${detail}${here}`,
+      0,
+      deeds,
+      wait ? { wait } : {},
+    ),
     attended,
     range: { leastMin, mostMin },
     surface,

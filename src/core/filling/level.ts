@@ -6,11 +6,11 @@ export type Sheen = 'satin' | 'gloss';
 
 /** A slope that hand and light do not find, rise over run. */
 const UNSEEN_SLOPE: Record<Sheen, { value: number }> = {
-  satin: sourced(1 / 150, memory('under a satin film a slope of about 1 in 150 is not found')),
-  gloss: sourced(1 / 300, memory('a gloss mirrors a slope of about 1 in 300')),
+  satin: sourced(1 / 150, memory('under a satin film a slope of about one to 150 is not found')),
+  gloss: sourced(1 / 300, memory('a gloss mirrors a slope of about one to 300')),
 };
 export const LEVEL_SOURCE: Source = memory(
-  'slopes that hand and raking light do not find: 1 in 150 satin, 1 in 300 gloss',
+  'slopes that hand and raking light do not find: one to 150 under satin, one to 300 under gloss',
 );
 /** What has to stay of veneer. mm. */
 const LEAST_LEFT_MM = sourced(0.25, memory('under a quarter of a millimetre glue and core begin to show'));

@@ -178,7 +178,7 @@ const styles = StyleSheet.create({
     borderWidth: 1,
     borderRadius: 6,
   },
-  word: { textAlign: 'center' },
+  word: { textAlign: 'center', fontSize: 12 },
   cell: { width: CELL_PX - 6, marginHorizontal: 3, minHeight: 44 },
   full: { alignItems: 'center', justifyContent: 'center', borderWidth: 1.5, borderRadius: 6 },
 });

@@ -1,0 +1,52 @@
+import { bringDemo, changeStored, expect, test } from './fixtures';
+
+test('what is let in, filled, closed and levelled has its sums on its worksheet, kept with the damage', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await bringDemo(page);
+  await changeStored(page, 'damage/settle-3', { kind: 'hole', method: 'facePlug', mark: { tool: 'circle', at: [0.5, 0.5], diameterMm: 9 } }); // prettier-ignore
+  await changeStored(page, 'damage/settle-5', { method: 'dutchman' });
+  await changeStored(page, 'damage/settle-2', { method: 'glueSplit' });
+
+  await test.step('a plug: 9 mm bored to 10', async () => {
+    await page.goto('/damage/settle-3/joint');
+    await expect(page.getByRole('heading', { name: 'The plug and its hole' })).toBeVisible();
+    await expect(page.getByRole('img', { name: /in section with the plug/ })).toBeVisible();
+    const deep = page.getByRole('textbox', { name: 'Depth of the hole' });
+    await deep.fill('40');
+    await deep.press('Enter');
+    await expect(page.getByText(/the board only 18 mm thick/)).toBeVisible();
+    await deep.fill('12');
+    await deep.press('Enter');
+    await expect(page.getByText('13.9 mm').first()).toBeVisible();
+    await page.reload();
+    await expect(page.getByText('13.9 mm').first()).toBeVisible();
+  });
+
+  await test.step('a block let in at the corner runs out at both edges', async () => {
+    await page.goto('/damage/settle-5/joint');
+    await expect(page.getByText(/It runs out at 2 edges/)).toBeVisible();
+    await page.getByRole('radio', { name: 'Run out along the grain' }).click();
+    await expect(page.getByRole('img', { name: /The recess on the face/ })).toBeVisible();
+  });
+
+  await test.step('a gaping split: what the clamps leave open, and none where it meets', async () => {
+    await page.goto('/damage/settle-2/joint');
+    await expect(page.getByRole('heading', { name: 'Will it close?' })).toBeVisible();
+    for (const place of ['Gap a quarter along', 'Gap in the middle', 'Gap three quarters along']) {
+      await page.getByRole('textbox', { name: place }).fill('0');
+      await page.getByRole('textbox', { name: place }).press('Enter');
+    }
+    await expect(page.getByText(/It closes by hand/)).toBeVisible();
+  });
+
+  await test.step('a fill in layers: each within the limit, the last proud', async () => {
+    await page.goto('/damage/settle-1/sheet');
+    const layer = page.getByRole('textbox', { name: 'Thickest layer, by its label' });
+    await layer.fill('2');
+    await layer.press('Enter');
+    await expect(page.getByText('Layer 1 of 3')).toBeVisible();
+    await expect(page.getByText('The last stands 0.5 mm proud and is levelled.')).toBeVisible();
+  });
+});
