@@ -149,6 +149,16 @@ const CASES: [string, unknown, unknown][] = [
     { eachMm: 40, pieces: 33, slicesPerBlock: 7, blocks: 5, blockLengthMm: 36 },
   ],
   [
+    'letin.feet',
+    { feet: [{ name: 'A', xMm: 0, yMm: 0, gapMm: 2 }, { name: 'B', xMm: 500, yMm: 0, gapMm: 0 }, { name: 'C', xMm: 0, yMm: 400, gapMm: 0 }, { name: 'D', xMm: 500, yMm: 400, gapMm: 0 }], way: 'add' }, // prettier-ignore
+    expect.objectContaining({ totalMm: 2, words: 'Build up: A 2.0 mm.' }),
+  ],
+  [
+    'letin.sliver',
+    { lengthMm: 200, gapsMm: [1, 1], depthMm: 10 },
+    expect.objectContaining({ highMm: 13, piecesMm: [200], glued: 'both' }),
+  ],
+  [
     'joint.close',
     { lengthMm: 600, boards: [{ widthMm: 50, thickMm: 20 }, { widthMm: 50, thickMm: 20 }], gapsMm: [0, 0, 0], modulusMPa: 11000, clampN: 3500, clamps: 2 }, // prettier-ignore
     expect.objectContaining({ closes: true, eachN: 0 }),

@@ -6,7 +6,18 @@ import { closePlan, closeSchema } from './closing';
 import { colourDifference, differenceSchema } from './colour';
 import { fieldSchema, pressField } from './field';
 import { fillPlan, fillSchema, levelPlan, levelSchema } from './filling';
-import { dutchmanPlan, dutchmanSchema, plugPlan, plugSchema, stripsPlan, stripsSchema } from './letin';
+import {
+  dutchmanPlan,
+  dutchmanSchema,
+  feetPlan,
+  feetSchema,
+  plugPlan,
+  plugSchema,
+  sliverPlan,
+  sliverSchema,
+  stripsPlan,
+  stripsSchema,
+} from './letin';
 import { camberOf, camberSchema } from './stack';
 import { finishFromTests, finishTestSchema } from './finish';
 import { tapMap, tapMapSchema } from './tapping';
@@ -52,6 +63,8 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['press.camber', computation(camberSchema, camberOf, 'press.camber')],
   ['letin.plug', computation(plugSchema, plugPlan, 'letin.plug')],
   ['letin.dutchman', computation(dutchmanSchema, dutchmanPlan, 'letin.dutchman')],
+  ['letin.feet', computation(feetSchema, feetPlan, 'letin.feet')],
+  ['letin.sliver', computation(sliverSchema, sliverPlan, 'letin.sliver')],
   ['letin.strips', computation(stripsSchema, stripsPlan, 'letin.strips')],
   ['joint.close', computation(closeSchema, closePlan, 'joint.close')],
   ['fill.plan', computation(fillSchema, fillPlan, 'fill.plan')],

@@ -7,13 +7,16 @@ import { boardThickMm, hollowDepthMm } from './glued';
 import type { Repair } from './repairs';
 
 /** Sums that a method's worksheet carries beside its amounts. */
-export type Sum = 'plug' | 'dutchman' | 'strips' | 'fill' | 'close' | 'level';
+export type Sum = 'plug' | 'dutchman' | 'strips' | 'sliver' | 'feet' | 'fill' | 'close' | 'level';
 
 const SUMS: Partial<Record<MethodId, readonly Sum[]>> = {
   facePlug: ['plug', 'level'],
   dowelPlug: ['plug'],
   dutchman: ['dutchman', 'level'],
   sawnStrip: ['strips'],
+  sliver: ['sliver'],
+  shimFoot: ['feet'],
+  trimFeet: ['feet'],
   bareFiller: ['fill', 'level'],
   sawdustGlue: ['fill'],
   polyesterFiller: ['fill', 'level'],

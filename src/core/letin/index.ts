@@ -7,3 +7,5 @@ export {
   type DutchmanPlan,
 } from './dutchman';
 export { stripsPlan, stripsSchema, type StripsInput, type StripsPlan } from './strips';
+export { FELT_MM, feetPlan, feetSchema, type FeetInput, type FeetPlan, type Foot } from './feet';
+export { sliverPlan, sliverSchema, type SliverInput, type SliverPlan } from './sliver';

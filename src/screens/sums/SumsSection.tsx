@@ -1,10 +1,12 @@
 import type { MethodId } from '@/core/catalogue';
-import { sumsOf, sumStarts, type KnownShop, type Repair } from '@/core/job';
+import { crackPlanOf, sumsOf, sumStarts, type KnownShop, type Repair } from '@/core/job';
 import { CloseSection } from './CloseSection';
 import { DutchmanSection } from './DutchmanSection';
+import { FeetSection } from './FeetSection';
 import { FillSection } from './FillSection';
 import { LevelSection } from './LevelSection';
 import { PlugSection } from './PlugSection';
+import { SliverSection } from './SliverSection';
 import { StripsSection } from './StripsSection';
 
 /** The sums of a method that is not veneer under a press: let in, filled, closed, levelled. Fields are kept with the damage. */
@@ -13,6 +15,8 @@ export function SumsSection({ repair, method, shop }: { repair: Repair; method: 
   if (sums.length === 0) return null;
   const starts = sumStarts(repair);
   const species = repair.face?.body.species ?? '';
+  const crack = crackPlanOf(repair.treated, repair.face?.body, repair.damage.body, shop);
+  const moves = crack?.ok ? { movesMm: crack.value.movesMm } : {};
   return (
     <>
       {sums.map((sum) => {
@@ -23,6 +27,10 @@ export function SumsSection({ repair, method, shop }: { repair: Repair; method: 
             return <DutchmanSection key={sum} starts={starts} />;
           case 'strips':
             return <StripsSection key={sum} starts={starts} />;
+          case 'sliver':
+            return <SliverSection key={sum} starts={starts} {...moves} />;
+          case 'feet':
+            return <FeetSection key={sum} way={method === 'trimFeet' ? 'take' : 'add'} />;
           case 'fill':
             return <FillSection key={sum} starts={starts} method={method} />;
           case 'close':

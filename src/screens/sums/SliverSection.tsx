@@ -1,0 +1,55 @@
+import { View } from 'react-native';
+import { attempt } from '@/core/check';
+import type { SumStarts } from '@/core/job';
+import { sliverPlan } from '@/core/letin';
+import { Notice, Row, Section, Text } from '@/ui';
+import { useKeptLength } from '../shared/kept';
+import { useUnits } from '../shared/useUnits';
+
+/** Tapered slivers for a gap that is not drawn together, and on which side they are glued. */
+export function SliverSection({ starts, movesMm }: { starts: SumStarts; movesMm?: number }) {
+  const { length } = useUnits();
+  const [long, longField] = useKeptLength('sliver.length', starts.jointMm);
+  const [one, oneField] = useKeptLength('sliver.one', starts.gapMm);
+  const [middle, middleField] = useKeptLength('sliver.middle', starts.gapMm);
+  const [other, otherField] = useKeptLength('sliver.other', starts.gapMm);
+  const [deep, deepField] = useKeptLength('sliver.deep', Math.min(starts.boardMm, 12));
+  const result = attempt(
+    () =>
+    sliverPlan({ lengthMm: long, gapsMm: [one, middle, other], depthMm: deep, ...(movesMm === undefined ? {} : { movesMm }) }), // prettier-ignore
+  );
+  const places = ['At one end', 'In the middle', 'At the other end'];
+  return (
+    <Section title="The sliver" help="Measured along the gap by slips of paper or a feeler gauge.">
+      {longField('Length of the gap', 5, 5000)}
+      {oneField('Wide at one end', 0, 50)}
+      {middleField('Wide in the middle', 0, 50)}
+      {otherField('Wide at the other end', 0, 50)}
+      {deepField('How deep it goes in', 0.5, 200)}
+      {result.ok ? (
+        <>
+          <View>
+            <Row
+              title="Pieces"
+              detail="End to end, their ends slanted over each other"
+              value={`${result.value.piecesMm.length} × ${length(result.value.piecesMm[0] ?? 0)}`}
+            />
+            <Row title="High" detail="With what is pared off" value={length(result.value.highMm)} />
+            {places.map((place, i) => (
+              <Row
+                key={place}
+                title={place}
+                detail="Thick above, and below"
+                value={`${length(result.value.topMm[i] ?? 0)}, ${length(result.value.bottomMm[i] ?? 0)}`}
+                last={i === places.length - 1}
+              />
+            ))}
+          </View>
+          <Text>{result.value.words}</Text>
+        </>
+      ) : (
+        <Notice kind="stop">{result.problem}</Notice>
+      )}
+    </Section>
+  );
+}
