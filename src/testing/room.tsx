@@ -128,6 +128,7 @@ export const workerMock = {
   planPiece: (id: string) => planner.plan(id),
   planBench: (at: string, tries?: number) => planner.bench(at, {}, tries === undefined ? {} : { tries }),
   planDeadline: (id: string, at: string) => planner.deadline(id, at),
+  planMoves: (id: string, at: string) => planner.moves(id, at),
   planFront: () => planner.front(undefined),
   planDays: (at: string) => planner.days(at),
 };

@@ -4,7 +4,7 @@ import { checkBar, PAPERS, type Mark, type Page, type Paper } from './drawing';
 
 export type PatchSheetInput = {
   title: string;
-  patch: Patch;
+  patch: Pick<Patch, 'outline' | 'recess'>;
   damage: Polygon;
   grainDeg: number;
   paper: Paper;

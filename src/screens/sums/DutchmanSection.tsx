@@ -3,14 +3,19 @@ import Svg, { ClipPath, Defs, G, Line, Polygon } from 'react-native-svg';
 import { attempt } from '@/core/check';
 import { boundingBox, type Point } from '@/core/geometry';
 import { DUTCHMAN_MARGIN_MM, dutchmanPlan, type DutchmanPlan } from '@/core/letin';
+import { pagesInUnits, patchSheet, toSvg, type Page } from '@/core/print';
 import { describeSource } from '@/core/sources';
-import { Chips, materials, Notice, Row, Section, Text, useTheme } from '@/ui';
+import { download, fileName } from '@/instruments';
+import { useShop } from '@/records';
+import { Button, Chips, materials, Notice, Row, Section, Text, useTheme } from '@/ui';
+import { useAct } from '../shared/useAct';
+import { usePdf } from '../shared/usePdf';
 import { useKeptChoice, useKeptLength } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
-import type { SumStarts } from '@/core/job';
+import { unitsOf, type SumStarts } from '@/core/job';
 
 /** The recess round a loss, along the grain, and the block that is let in. */
-export function DutchmanSection({ starts }: { starts: SumStarts }) {
+export function DutchmanSection({ starts, title }: { starts: SumStarts; title: string }) {
   const { length, area } = useUnits();
   const [depth, depthField] = useKeptLength('dutch.depth', starts.depthMm);
   const [margin, marginField] = useKeptLength('dutch.margin', DUTCHMAN_MARGIN_MM.value);
@@ -66,6 +71,7 @@ export function DutchmanSection({ starts }: { starts: SumStarts }) {
               {`It runs out at ${result.value.openSides === 1 ? 'an edge' : `${result.value.openSides} edges`}: a thinner wall would break out. Leave the block over there and trim it after the glue.`}
             </Text>
           ) : null}
+          <PrintRecess plan={result.value} starts={starts} title={title} />
           {result.value.order.map((words, i) => (
             <Text key={words}>{`${i + 1}. ${words}`}</Text>
           ))}
@@ -128,6 +134,48 @@ function RecessDrawing({ plan, starts }: { plan: DutchmanPlan; starts: SumStarts
         </G>
       </Svg>
       <Text kind="quiet">Dashed: what is gone. Full line: the recess.</Text>
+    </View>
+  );
+}
+
+/** The recess at full size, to be pricked through or traced. */
+function PrintRecess({ plan, starts, title }: { plan: DutchmanPlan; starts: SumStarts; title: string }) {
+  const { length } = useUnits();
+  const { shop } = useShop();
+  const act = useAct();
+  const pdf = usePdf();
+  const pages = (): Page[] =>
+    pagesInUnits(
+      patchSheet({
+        title,
+        patch: { outline: plan.recess, recess: plan.recess },
+        damage: starts.outline,
+        grainDeg: starts.grainDeg,
+        paper: shop.paper,
+        notes: [
+          `Recess ${length(plan.alongMm)} along × ${length(plan.acrossMm)} across the grain, ${length(plan.depthMm)} deep.`,
+          `Block ${length(plan.block.alongMm)} × ${length(plan.block.acrossMm)} × ${length(plan.block.thickMm)}.`,
+        ],
+      }),
+      unitsOf(shop),
+    );
+  const name = fileName(title);
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+      <Button
+        label="Recess at full size, PDF"
+        onPress={() => act(() => pdf(title, pages(), `${name}-recess.pdf`))}
+      />
+      <Button
+        label="As SVG"
+        kind="quiet"
+        onPress={() => {
+          const all = pages();
+          all.forEach((page, i) =>
+            download(toSvg(page), `${name}-recess${all.length > 1 ? `-${i + 1}` : ''}.svg`, 'image/svg+xml'),
+          );
+        }}
+      />
     </View>
   );
 }

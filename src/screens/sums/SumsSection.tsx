@@ -1,5 +1,5 @@
 import type { MethodId } from '@/core/catalogue';
-import { crackPlanOf, sumsOf, sumStarts, type KnownShop, type Repair } from '@/core/job';
+import { crackPlanOf, damageLabel, sumsOf, sumStarts, type KnownShop, type Repair } from '@/core/job';
 import { CloseSection } from './CloseSection';
 import { DutchmanSection } from './DutchmanSection';
 import { FeetSection } from './FeetSection';
@@ -24,7 +24,7 @@ export function SumsSection({ repair, method, shop }: { repair: Repair; method: 
           case 'plug':
             return <PlugSection key={sum} starts={starts} clear={repair.treated.goal !== 'paint'} />;
           case 'dutchman':
-            return <DutchmanSection key={sum} starts={starts} />;
+            return <DutchmanSection key={sum} starts={starts} title={damageLabel(repair.damage.body)} />;
           case 'strips':
             return <StripsSection key={sum} starts={starts} />;
           case 'sliver':
