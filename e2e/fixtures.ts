@@ -125,23 +125,6 @@ export const changeStored = (page: Page, key: string, patch: object, envelope: o
     { key, patch, envelope, gone: Object.entries(patch).flatMap(([f, v]) => (v === undefined ? [f] : [])) },
   );
 
-/** Puts records where the browser stores them, as if they had been entered; seen at the next load. */
-export const putStored = (page: Page, records: readonly { kind: string; id: string }[]): Promise<void> =>
-  page.evaluate(
-    async (entries) => {
-      const request = indexedDB.open('rustic-lantern');
-      const db = await new Promise<IDBDatabase>(
-        (resolve) => (request.onsuccess = () => resolve(request.result)),
-      );
-      const table = db.objectStoreNames[0] ?? '';
-      const tx = db.transaction(table, 'readwrite');
-      for (const [key, text] of entries) tx.objectStore(table).put(text, key);
-      await new Promise((resolve) => (tx.oncomplete = resolve));
-      db.close();
-    },
-    records.map((r): [string, string] => [`${r.kind}/${r.id}`, JSON.stringify(r)]),
-  );
-
 /** What the browser has stored under names that begin so. */
 export const storedTexts = (page: Page, prefix: string): Promise<string[]> =>
   page.evaluate(async (start) => {
