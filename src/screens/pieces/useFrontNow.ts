@@ -21,8 +21,10 @@ export function useFrontNow(withDays: boolean): FrontNow {
   const { front, loading } = useFront();
   const pieces = useSWR<Front, Error>(['front', changes], () => planFront(), ONCE);
   const at = planningTime();
+  // Whether a piece is ready on the day it is wanted is asked of the days too.
+  const wanted = pieces.data?.pieces.some((p) => p.deadline !== undefined && p.rest === undefined) ?? false;
   const days = useSWR<Bar[], Error>(
-    withDays && pieces.data ? ['front-days', at, changes] : null,
+    (withDays || wanted) && pieces.data ? ['front-days', at, changes] : null,
     () => planDays(at),
     ONCE,
   );
