@@ -1,6 +1,6 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import fc from 'fast-check';
-import { found, barsOn, clampsInUse, daysLeft, daysOf, daysUntil, readFront, type Bar, type Front } from '.';
+import { found, barsOn, clampsInUse, daysLeft, daysOf, daysUntil, readFront, readyOn, slackDays, slackWords, type Bar, type Front } from '.'; // prettier-ignore
 
 const at = (day: number, clock: string): string => `2026-03-${String(day).padStart(2, '0')}T${clock}:00`;
 const bar = (id: string, start: string, attendedEnd: string, end: string, more: Partial<Bar> = {}): Bar => ({
@@ -114,4 +114,15 @@ test('a search finds every word, whatever its capitals and accents', () => {
   ];
   const ids = (search: string): string => found(pieces, search).map((p) => p.id).join(''); // prettier-ignore
   expect([ids(''), ids('  '), ids('TABLE'), ids('cafe table'), ids('table glue'), ids('conserve'), ids('sofa')]).toEqual(['abc', 'abc', 'ac', 'a', 'c', 'abc', '']); // prettier-ignore
+});
+
+test('a piece is ready on the day its last step ends, waiting too; and stands so against the day it is wanted', () => {
+  const bars = [
+    { ...bar('a', at(2, '09:00'), at(2, '09:30'), at(4, '10:00')), pieceId: 'p' },
+    { ...bar('b', at(3, '09:00'), at(3, '09:30'), at(3, '10:00')), pieceId: 'p' },
+    { ...bar('c', at(9, '09:00'), at(9, '09:30'), at(9, '10:00')), pieceId: 'other' },
+  ];
+  expect(readyOn(bars, 'p')).toBe('2026-03-04');
+  expect(readyOn(bars, 'nobody')).toBeUndefined();
+  expect([slackDays('2026-03-07', '2026-03-04'), slackDays('2026-03-04', '2026-03-04'), slackDays('2026-03-03', '2026-03-04')].map(slackWords)).toEqual(['3 days to spare', 'Ready on the day', '1 day too late']); // prettier-ignore
 });
