@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  dentWays,
   depthFromShadowMm,
   fillPlan,
   hollowVolume,
@@ -92,6 +93,18 @@ test('a hollow deeper than the board, and one that is none, are refused in words
   expect(() => fillPlan({ ...HOLE, boardMm: 6 })).toThrow('it goes right through');
   expect(() => fillPlan({ ...HOLE, hollow: { shape: 'gouge', areaMm2: 50, depthsMm: [0, 0] } })).toThrow('nothing to fill'); // prettier-ignore
 });
+
+// Common practice: crushed fibres are raised, cut ones filled, what is shallow sanded.
+test.each([
+  ['a dent in bare solid wood', { depthMm: 1.5, fibresCut: false, finishStays: false, veneerMm: 0 }, ['raise', 'fill', 'sand']],
+  ['a shallow scratch that cut its fibres', { depthMm: 0.2, fibresCut: true, finishStays: false, veneerMm: 0 }, ['sand', 'fill', 'raise']],
+  ['the same in 0.6 mm veneer', { depthMm: 0.2, fibresCut: true, finishStays: false, veneerMm: 0.6 }, ['fill', 'raise', 'sand']],
+  ['a dent under a finish that stays', { depthMm: 1, fibresCut: false, finishStays: true, veneerMm: 0 }, ['fill', 'raise', 'sand']],
+])('%s', (...[, given, order]: [string, Parameters<typeof dentWays>[0], string[]]) => {
+  const ways = dentWays(given);
+  expect(ways.map((w) => w.way)).toEqual(order);
+  for (const w of ways) expect(w.why).toMatch(/\.$/);
+}); // prettier-ignore
 
 describe('levelling', () => {
   const STEP = { stepMm: 0.3, veneerMm: 0, roomMm: 200, sheen: 'satin' as const };

@@ -1,2 +1,3 @@
 export * from './fill';
 export * from './level';
+export * from './dent';

@@ -36,6 +36,7 @@ const SUMS: Partial<Record<MethodId, readonly Sum[]>> = {
   epoxyJoint: ['close'],
   levelProud: ['level'],
   sandOut: ['level'],
+  steam: ['level'],
 };
 
 export const sumsOf = (method: MethodId): readonly Sum[] => SUMS[method] ?? [];

@@ -1,14 +1,30 @@
+import { View } from 'react-native';
 import { attempt } from '@/core/check';
-import { depthFromShadowMm, LEVEL_SOURCE, LEVEL_TOOLS, levelPlan, SHADOW_SOURCE } from '@/core/filling';
+import {
+  DENT_SOURCE,
+  DENT_WAYS,
+  dentWays,
+  depthFromShadowMm,
+  LEVEL_SOURCE,
+  LEVEL_TOOLS,
+  levelPlan,
+  SHADOW_SOURCE,
+} from '@/core/filling';
 import { describeSource } from '@/core/sources';
-import { Chips, Figure, Fold, Notice, Section, Stepper, Text } from '@/ui';
+import { Chips, Figure, Fold, Notice, Row, Section, Stepper, Text } from '@/ui';
 import { useKeptChoice, useKeptLength, useKeptNumber } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 import { Figures } from '../special/parts';
 import type { SumStarts } from '@/core/job';
 
 /** How what stands proud or has sunk is made level, how far it is feathered, and whether the veneer bears it. */
-export function LevelSection({ starts }: { starts: SumStarts }) {
+export function LevelSection({
+  starts,
+  dent,
+}: {
+  starts: SumStarts;
+  dent: { fibresCut: boolean; finishStays: boolean };
+}) {
   const { length } = useUnits();
   const [step, stepField] = useKeptLength('level.step', 0.5);
   const [room, roomField] = useKeptLength('level.room', Math.max(1, starts.roomMm));
@@ -59,11 +75,33 @@ export function LevelSection({ starts }: { starts: SumStarts }) {
         {shadowField('Length of the shadow', 0, 500)}
         <Stepper label="Height of the lamp" unit="°" value={lamp} least={1} most={80} onChange={setLamp} />
         {depth.ok ? (
-          <Figure label="Deep" value={length(depth.value)} source={describeSource(SHADOW_SOURCE)} />
+          <>
+            <Figure label="Deep" value={length(depth.value)} source={describeSource(SHADOW_SOURCE)} />
+            <DentWays depthMm={depth.value} veneerMm={starts.veneerMm} {...dent} />
+          </>
         ) : (
           <Notice kind="stop">{depth.problem}</Notice>
         )}
       </Fold>
     </Section>
+  );
+}
+
+/** Raised, sanded or filled: the best first, the others with what stands against them. */
+function DentWays(given: { depthMm: number; veneerMm: number; fibresCut: boolean; finishStays: boolean }) {
+  const ways = attempt(() => dentWays(given));
+  if (!ways.ok) return <Notice kind="rest">{ways.problem}</Notice>;
+  return (
+    <View>
+      {ways.value.map((w, i) => (
+        <Row
+          key={w.way}
+          title={`${i + 1}. ${DENT_WAYS[w.way]}`}
+          detail={w.why}
+          source={describeSource(DENT_SOURCE)}
+          last={i === ways.value.length - 1}
+        />
+      ))}
+    </View>
   );
 }

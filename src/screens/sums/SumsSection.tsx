@@ -15,6 +15,10 @@ export function SumsSection({ repair, method, shop }: { repair: Repair; method: 
   if (sums.length === 0) return null;
   const starts = sumStarts(repair);
   const species = repair.face?.body.species ?? '';
+  const dent = {
+    fibresCut: repair.damage.body.answers.fibresCut ?? false,
+    finishStays: repair.treated.goal === 'keep',
+  };
   const crack = crackPlanOf(repair.treated, repair.face?.body, repair.damage.body, shop);
   const moves = crack?.ok ? { movesMm: crack.value.movesMm } : {};
   return (
@@ -36,7 +40,7 @@ export function SumsSection({ repair, method, shop }: { repair: Repair; method: 
           case 'close':
             return <CloseSection key={sum} starts={starts} shop={shop} species={species} />;
           case 'level':
-            return <LevelSection key={sum} starts={starts} />;
+            return <LevelSection key={sum} starts={starts} dent={dent} />;
         }
       })}
     </>
