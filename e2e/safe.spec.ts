@@ -52,7 +52,13 @@ test('blend, rub-out and the glue-up clock carry their cautions, and the clockâ€
   await page.goto('/bench?piece=lectern');
   await page.getByRole('button', { name: /Rub out/ }).click();
   await expect(page.getByText(/^Wood dust is carcinogenic/).first()).toBeVisible();
-  await page.getByRole('button', { name: /Strip the old finish/ }).click();
+  await page.getByRole('button', { name: /Take the shellac off/ }).click();
+  await expect(page.getByText(/^Solvent vapour harms and ignites/).first()).toBeVisible();
+  await page.goto('/bench?piece=table');
+  await page
+    .getByRole('button', { name: /Strip the old finish/ })
+    .first()
+    .click();
   await expect(
     page.getByText(/killed people in closed rooms.*Choose another stripper/).first(),
   ).toBeVisible();
@@ -103,10 +109,13 @@ test('where the trade disagrees a way is switched, and the bench follows', async
   await bringDemo(page);
   await page.goto('/bench?piece=lectern');
   const order = async (): Promise<boolean> => {
-    const titles = await page.getByRole('button', { name: /Strip the old finish|Cut patch and recess/ }).allInnerTexts(); // prettier-ignore
-    return titles.findIndex((t) => t.includes('Cut patch')) < titles.findIndex((t) => t.includes('Strip'));
+    const titles = await page.getByRole('button', { name: /Take the shellac off|Cut patch and recess/ }).allInnerTexts(); // prettier-ignore
+    return (
+      titles.findIndex((t) => t.includes('Cut patch')) <
+      titles.findIndex((t) => t.includes('Take the shellac'))
+    );
   };
-  await expect(page.getByRole('button', { name: /Strip the old finish/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Take the shellac off/ })).toBeVisible();
   expect(await order()).toBe(false);
   await page.goto('/piece/lectern');
   await page.getByRole('link', { name: /Where the trade disagrees/ }).click();
@@ -114,7 +123,7 @@ test('where the trade disagrees a way is switched, and the bench follows', async
   await page.getByRole('radio', { name: 'Before', exact: true }).first().click();
   await expect(page.getByText('This plan takes, as you switched it')).toBeVisible();
   await page.goto('/bench?piece=lectern');
-  await expect(page.getByRole('button', { name: /Strip the old finish/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Take the shellac off/ })).toBeVisible();
   expect(await order()).toBe(true);
 });
 
