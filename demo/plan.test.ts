@@ -68,9 +68,9 @@ describe('the lectern', () => {
       'lectern-1/press 10 120', 'lectern-1/off 5 0', 'lectern-1/cure 0 1320',
       'lectern/strip.alcohol 39 60',
       'lectern-2/cut 35 0', 'lectern-2/fit 20 0', 'lectern-2/press 9 180', 'lectern-2/off 5 0', 'lectern-2/cure 0 1260', 'lectern-2/trim 20 0',
-      'lectern/sand 22 0',
-      'lectern/coat1 16 120', 'lectern/coat2 16 120', 'lectern/coat3 16 4320',
-      'lectern/rub 25 0',
+      'lectern/sand.150-180-220 22 0',
+      'lectern/coat1.shellac 16 120', 'lectern/coat2.shellac 16 120', 'lectern/coat3.shellac 16 4320',
+      'lectern/rub.shellac 25 0',
       'lectern/reassemble 25 0',
     ]); // prettier-ignore
   });

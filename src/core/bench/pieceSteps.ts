@@ -130,9 +130,7 @@ const times = (passes: number): string => (passes > 1 ? ` ${passes} passes.` : '
 function preparing(faces: readonly FaceWork[]): Pass[] {
   const by = (id: Preparation['id']): FaceWork[] => faces.filter((f) => f.preparation.id === id);
   const passes: Pass[] = [];
-  // A waxed film is washed before it is scuffed as well: nothing bonds over wax.
-  const cleaned = by('clean');
-  for (const [passesOf, group] of grouped(cleaned, (f) => `${f.preparation.passes}`))
+  for (const [passesOf, group] of grouped(by('clean'), (f) => `${f.preparation.passes}`))
     passes.push({
       key: passesOf === '1' ? 'clean' : `clean.${passesOf}`,
       phase: 'strip',
@@ -238,10 +236,11 @@ function sanding(faces: readonly FaceWork[], ways: Ways, held: RiskySurface): Pa
       ? 'P150 and P220 across or on a slant until the last scratches of the grit before are gone, then with the grain'
       : 'with the grain only';
   const bare = faces.filter((f) => f.preparation.bareAfter);
-  return grouped(bare, (f) => gritsOf(f).join('-')).map(([grits, group], i): Pass => {
+  return grouped(bare, (f) => gritsOf(f).join('-')).map(([grits, group]): Pass => {
     const list = grits.split('-');
     return {
-      key: i === 0 ? 'sand' : `sand.${grits}`,
+      key: `sand.${grits}`,
+      aka: 'sand',
       phase: 'level',
       title: 'Sand the face',
       detail: `By hand with ${list.map((g) => `P${g}`).join(', ')} (ISO 6344), ${how}; edges with the last grit only.`,
@@ -262,14 +261,12 @@ const isCoated = (goal: FinishGoal): goal is CoatGoal => goal !== 'keep';
 /** The coats of every finish that the piece gets, each over all of its faces. */
 function coating(
   faces: readonly FaceWork[],
-  main: FinishGoal,
   own: Partial<Record<CoatGoal, OwnCoats>>,
   held: RiskySurface,
 ): Pass[] {
   return grouped(faces, (f) => f.goal).flatMap(([goal, group]): Pass[] => {
     if (!isCoated(goal)) return [];
     const coats = coatsOf(goal, own[goal]);
-    const suffix = goal === main ? '' : `.${goal}`;
     const others = [...new Set(faces.filter((f) => f.goal !== goal).map((f) => f.name.toLowerCase()))];
     const masked = others.length > 0 ? ` Mask what gets another finish: ${others.join(', ')}.` : '';
     const surface: RiskySurface = { finishNow: goal, ...held };
@@ -277,7 +274,8 @@ function coating(
       const last = i === coats.count.value - 1;
       const material = coats.materials[Math.min(i, coats.materials.length - 1)] ?? 'finish';
       return {
-        key: `coat${i + 1}${suffix}`,
+        key: `coat${i + 1}.${goal}`,
+        aka: `coat${i + 1}`,
         phase: 'topCoat',
         title: `${coats.title}, coat ${i + 1} of ${coats.count.value}`,
         detail: `${coats.detail}${masked}`,
@@ -292,9 +290,10 @@ function coating(
     });
     if (coats.rub)
       passes.push({
-        key: `rub${suffix}`,
+        key: `rub.${goal}`,
+        aka: 'rub',
         phase: 'rubOut',
-        title: suffix ? `Rub out the ${FINISH_GOALS[goal].toLowerCase()}` : 'Rub out',
+        title: others.length > 0 ? `Rub out the ${FINISH_GOALS[goal].toLowerCase()}` : 'Rub out',
         detail: coats.rub.detail,
         work: 'rub',
         faces: group,
@@ -355,7 +354,6 @@ function apartSteps({ parts, minutes }: ApartWork): PieceStep[] {
 /** Steps of the whole piece around its repairs, face by face: intake, preparing, sanding, coats, rub-out, reassembly. */
 export function pieceSteps({
   pieceId,
-  goal,
   faces,
   holds,
   ways,
@@ -364,7 +362,6 @@ export function pieceSteps({
   apart,
 }: {
   pieceId: string;
-  goal: FinishGoal;
   faces: readonly FaceWork[];
   holds: RiskySurface['holds'];
   ways: Ways;
@@ -403,7 +400,7 @@ export function pieceSteps({
   const last = apart ? { ...reassemble, after: ['together'] } : reassemble;
   // What is finished apart has its own passes; everything else goes with the frame.
   const passes = grouped(faces, (f) => f.part ?? '').flatMap(([part, own]) =>
-    [...preparing(own), ...sanding(own, ways, held), ...coating(own, goal, coats, held)].map((pass) => ({
+    [...preparing(own), ...sanding(own, ways, held), ...coating(own, coats, held)].map((pass) => ({
       part,
       pass: part ? { ...pass, key: `${pass.key}@${part}` } : pass,
     })),

@@ -1,4 +1,5 @@
 import { assertRange } from '../check';
+import { LEAST_LEFT_MM } from '../sanding';
 import { practice, sourced, type Source } from '../sources';
 
 export type DentWay = 'raise' | 'sand' | 'fill';
@@ -16,7 +17,6 @@ const VENEER_SHARE = sourced(
   0.4,
   practice('less than half of what the veneer can lose, for it is sanded again one day'),
 );
-const LEAST_LEFT_MM = sourced(0.25, practice('under a quarter of a millimetre glue and core begin to show'));
 
 export const DENT_SOURCE: Source = practice(
   'crushed fibres swell back with steam on bare wood; cut fibres do not; what is shallow is sanded, the rest filled',

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { assertRange } from '../check';
+import { LEAST_LEFT_MM } from '../sanding';
 import { memory, published, sourced, type Source } from '../sources';
 
 export type Sheen = 'satin' | 'gloss';
@@ -12,8 +13,6 @@ const UNSEEN_SLOPE: Record<Sheen, { value: number }> = {
 export const LEVEL_SOURCE: Source = memory(
   'slopes that hand and raking light do not find: one to 150 under satin, one to 300 under gloss',
 );
-/** What has to stay of veneer. mm. */
-const LEAST_LEFT_MM = sourced(0.25, memory('under a quarter of a millimetre glue and core begin to show'));
 
 export type LevelInput = {
   /** How far the repair stands over its surround; less than nothing: how far it has sunk. mm. */

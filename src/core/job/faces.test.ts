@@ -35,6 +35,8 @@ const BIG: Sized = [1000, 500];
 const SQUARE: Sized = [500, 500];
 const VENEERED: Partial<Face> = { build: 'solidCore', veneerMm: 0.6, species: 'walnut' };
 
+const FINISHING = /\/coat\d/;
+
 describe('what is done stays done', () => {
   const top = faceOf('Top', BIG, { finishNow: 'varnish', finishState: 'worn' });
   const side = faceOf('Side', SQUARE, { finishNow: 'varnish', finishState: 'worn' });
@@ -58,9 +60,33 @@ describe('what is done stays done', () => {
     expect(later.tasks.some((t) => t.id.includes('~3'))).toBe(false);
   });
 
+  test('what another face or the finish of the whole piece becomes does not undo what was done', () => {
+    const seat = faceOf('Seat', SQUARE, {
+      ...VENEERED,
+      finishNow: 'varnish',
+      finishState: 'worn',
+      goal: 'varnish',
+    });
+    const before = planOf(jobOf({ goal: 'varnish' }, [side, seat]));
+    const sanded = before.tasks.find((t) => t.phase === 'level' && t.faces?.includes('seat'))?.id ?? '';
+    const coated = before.tasks.find((t) => FINISHING.test(t.id) && t.faces?.includes('seat'))?.id ?? '';
+    const done = [sanded, coated].map((id) => entry(id.replace('p/', ''), ['seat']));
+    // The seat is entered first, the side is painted, and so is the piece by name.
+    const painted = { ...side, body: { ...side.body, goal: 'paint' as const, school: 'paint' as const } };
+    const after = planOf({ ...jobOf({ goal: 'paint' }, [seat, painted]), done });
+    const ticked = new Set(after.done.map((d) => d.taskId));
+    for (const phase of ['level', 'topCoat'])
+      expect(
+        after.tasks.filter((t) => t.phase === phase && t.faces?.includes('seat') && ticked.has(t.id)),
+      ).toHaveLength(1);
+  });
+
   test('the second coat waits for the first of every round', () => {
-    const plan = planOf({ ...jobOf({ goal: 'varnish' }, [top, side]), done: [entry('coat1', ['top'])] });
-    expect(plan.tasks.find((t) => t.id === 'p/coat2')?.after).toEqual(expect.arrayContaining(['p/coat1', 'p/coat1~2'])); // prettier-ignore
+    const plan = planOf({
+      ...jobOf({ goal: 'varnish' }, [top, side]),
+      done: [entry('coat1.varnish', ['top'])],
+    });
+    expect(plan.tasks.find((t) => t.id === 'p/coat2.varnish')?.after).toEqual(expect.arrayContaining(['p/coat1.varnish', 'p/coat1.varnish~2'])); // prettier-ignore
   });
 
   test('what an earlier plan called stripping stays done where it is scraped now', () => {
@@ -97,25 +123,25 @@ describe('own steps and changes', () => {
   const task = (plan: Plan, id: string): BenchTask | undefined => plan.tasks.find((t) => t.id === `p/${id}`);
 
   test('an own step stands in its phase, after what it names', () => {
-    const plan = planned({ ownSteps: [{ ...own, after: 'p/coat2' }] });
+    const plan = planned({ ownSteps: [{ ...own, after: 'p/coat2.varnish' }] });
     expect(task(plan, 'own.line')).toMatchObject({
       attendedMin: 40,
       unattendedMin: 60,
       from: 'Your own step.',
     });
-    expect(task(plan, 'own.line')?.after).toContain('p/coat2');
-    expect(task(plan, 'rub')?.after).toContain('p/own.line');
+    expect(task(plan, 'own.line')?.after).toContain('p/coat2.varnish');
+    expect(task(plan, 'rub.varnish')?.after).toContain('p/own.line');
   });
 
   test('a step left out hands its waits on; times are the user’s; goes add up', () => {
     const plan = planned({
       stepChanges: [
-        { taskId: 'p/sand', skip: 'It was sanded last year.' },
+        { taskId: 'p/sand.120-150-180-220', skip: 'It was sanded last year.' },
         { taskId: 'p/strip', attendedMin: 100, waitMin: 30, goes: 3 },
       ],
     });
-    expect(task(plan, 'sand')).toBeUndefined();
-    expect(task(plan, 'coat1')?.after).toContain('p/strip');
+    expect(task(plan, 'sand.120-150-180-220')).toBeUndefined();
+    expect(task(plan, 'coat1.varnish')?.after).toContain('p/strip');
     const goes = plan.tasks.filter((t) => t.id.startsWith('p/strip'));
     expect(goes.map((t) => [t.id, t.attendedMin, t.unattendedMin])).toEqual([
       ['p/strip.go1', 34, 0],
@@ -125,19 +151,19 @@ describe('own steps and changes', () => {
   });
 
   test('orders that chase each other are said, and the plan goes on as it was', () => {
-    const tied = planned({ stepChanges: [{ taskId: 'p/coat1', after: 'p/coat3' }] });
+    const tied = planned({ stepChanges: [{ taskId: 'p/coat1.varnish', after: 'p/coat3.varnish' }] });
     expect(tied.problems).toEqual([
       '“Varnish, coat 1 of 3” cannot wait for “Varnish, coat 3 of 3”: that one waits for it already. The order stays as it was.',
     ]);
-    const chased = planned({ ownSteps: [{ ...own, phase: 'strip', after: 'p/rub' }] });
+    const chased = planned({ ownSteps: [{ ...own, phase: 'strip', after: 'p/rub.varnish' }] });
     expect(chased.problems[0]).toContain('they wait for each other');
     for (const plan of [tied, chased]) expect(chasesItself(plan.tasks)).toBe(false);
   });
 
   test('what is done cannot be left out', () => {
-    const done = [{ taskId: 'p/sand', doneAt: '2026-03-02T09:00:00', actualMin: 40 }];
-    const plan = planned({ stepChanges: [{ taskId: 'p/sand', skip: 'No.' }] }, done);
-    expect(task(plan, 'sand')).toBeDefined();
+    const done = [{ taskId: 'p/sand.120-150-180-220', doneAt: '2026-03-02T09:00:00', actualMin: 40 }];
+    const plan = planned({ stepChanges: [{ taskId: 'p/sand.120-150-180-220', skip: 'No.' }] }, done);
+    expect(task(plan, 'sand.120-150-180-220')).toBeDefined();
     expect(plan.problems[0]).toContain('is done and stays done');
   });
 });
@@ -235,8 +261,6 @@ const anyJob = fc
     });
     return jobOf({ school, goal, ways, apart }, named, damages);
   });
-
-const FINISHING = /\/coat\d/;
 
 test('whatever the faces are: each reaches its goal, nothing is coated before it is prepared, no order is forbidden', () => {
   fc.assert(

@@ -44,10 +44,10 @@ test('a job as JSON becomes the steps of its chains, in the order of the work, e
     'd1/washGlueLine.wash', 'd1/clean', 'd1/dryRun', 'd1/press', 'd1/off', 'd1/cure',
     'box/key', 'box/strip.thinner',
     'd1/veneerPatch.cut', 'd1/veneerPatch.fit', 'd1/veneerPatch.press', 'd1/veneerPatch.off', 'd1/veneerPatch.cure',
-    'd1/veneerPatch.trim', 'box/sand',
-    'box/coat1', 'box/coat2', 'box/coat3',
+    'd1/veneerPatch.trim', 'box/sand.150-180-220',
+    'box/coat1.lacquer', 'box/coat2.lacquer', 'box/coat3.lacquer',
     'box/coat1.paint', 'box/coat2.paint', 'box/coat3.paint',
-    'box/rub',
+    'box/rub.lacquer',
     'box/reassemble',
   ]); // prettier-ignore
   expect(tasks.find((t) => t.id === 'box/key')?.detail).toContain('Here: Back.');

@@ -38,6 +38,8 @@ const CASES: [what: string, face: Partial<FaceToPrepare>, expected: PreparationI
   ['flaking shellac on thin veneer, the way of scraping', { finishNow: 'shellac', goal: 'shellac', state: 'flaking', build: 'solidCore', veneerMm: 0.6, thinVeneer: 'scrape' }, 'scrape'],
   ['the same, but carved', { finishNow: 'shellac', goal: 'shellac', state: 'flaking', build: 'solidCore', veneerMm: 0.6, thinVeneer: 'scrape', profile: 'carved' }, 'strip', 3],
   ['crazed lacquer on thick old veneer', { finishNow: 'lacquer', goal: 'lacquer', state: 'crazed', build: 'solidCore', veneerMm: 2 }, 'strip', 2],
+  ['a small sound film on veneer that bears it, the way of sanding', { finishNow: 'varnish', goal: 'lacquer', state: 'sound', build: 'solidCore', veneerMm: 0.9, thinVeneer: 'sand' }, 'sand'],
+  ['the same on veneer that is nearly gone', { finishNow: 'varnish', goal: 'lacquer', state: 'sound', build: 'solidCore', veneerMm: 0.3, thinVeneer: 'sand' }, 'strip', 2],
   ['what its own repair refreshes', { finishNow: 'shellac', goal: 'shellac', refreshed: true }, 'leave'],
 ]; // prettier-ignore
 

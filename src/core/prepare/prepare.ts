@@ -1,4 +1,4 @@
-import { THIN_VENEER_MM } from '../sanding';
+import { LEAST_LEFT_MM, sandingBudget, THIN_VENEER_MM } from '../sanding';
 import { practice, type Source } from '../sources';
 import {
   FINISH_GOALS,
@@ -186,6 +186,10 @@ const JUDGE: Record<PreparationId, (face: FaceToPrepare) => Verdict> = {
     if (face.finishNow === 'bare') return fits('It is bare; it is sanded for its finish.');
     if (isFilm(face.finishNow) && isThin(face) && face.thinVeneer !== 'sand')
       return not('The veneer is thin: stripped or scraped it loses nothing.');
+    const leftMm =
+      isFilm(face.finishNow) && face.build !== 'solid' ? sandingBudget(face.veneerMm).leftMm : undefined;
+    if (leftMm !== undefined && leftMm < LEAST_LEFT_MM.value)
+      return not(`Sanded through its grits it would keep ${Math.max(0, leftMm).toFixed(2)} mm of veneer.`);
     return fits('Quick on a small sound film.');
   },
 };
