@@ -11,7 +11,8 @@ module.exports = {
   forbidden: [
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
     { name: 'no-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
-    only('core-stands-alone', '^src/core/', []),
+    only('core-stands-alone', '^src/core/(?!.*\\.test\\.)', ['^src/core/']),
+    only('core-tests', '^src/core/.*\\.test\\.ts$', ['^src/(core|testing)/']),
     only('records-on-core', '^src/records/(?!.*\\.test\\.)', ['^src/core/']),
     only('record-tests', '^src/records/.*\\.test\\.tsx?$', ['^src/(core|records|testing)/']),
     only('worker-on-records', '^src/worker/', ['^src/(core|records)/']),
@@ -22,7 +23,7 @@ module.exports = {
     only('server-on-core', '^server/', ['^src/core/']),
     only('demo-on-records', '^demo/(?!units)', [
       '^src/(core|records|worker)/',
-      '^src/testing/memoryStorage',
+      '^src/testing/',
       '^scripts/schema',
     ]),
     only('scripts', '^scripts/', ['^src/core/', '^src/records/', '^demo/']),

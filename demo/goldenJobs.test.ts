@@ -5,7 +5,7 @@ import { minutesFrom } from '../src/core/calendar';
 import { needsOf, planOf, planTable, resourcesOf, type Plan } from '../src/core/job';
 import type { PREPARATIONS } from '../src/core/prepare';
 import { FINISH_GOALS, SCHOOLS } from '../src/core/terms';
-import { GOLDEN, type Golden } from './goldenJobs';
+import { GOLDEN, type Golden } from '../src/testing/goldenJobs';
 
 const lines = ({ tasks }: Plan): string[] =>
   tasks.map((t) => `${t.id.replace(/^p\//, '')} ${t.attendedMin} ${t.unattendedMin}`);

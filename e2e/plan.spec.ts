@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { GOLDEN } from '../demo/goldenJobs';
+import { GOLDEN } from '../src/testing/goldenJobs';
 import { needsOf, needWords, planOf, planTable, type Face } from '../src/core/job';
 import { BUILDS, FINISH_GOALS, FINISH_STATES, FINISHES_NOW, PROFILES, SCHOOLS } from '../src/core/terms';
 import { formatMinutes } from '../src/core/units';
@@ -58,7 +58,7 @@ test('twelve jobs entered by hand, from the survey to the job sheet', async ({ p
       for (const part of piece.body.apart ?? []) {
         await page.getByRole('button', { name: 'The order of the work' }).click();
         await page.getByRole('button', { name: 'What moving it would change' }).click();
-        await page.getByRole('button', { name: `Take: ${part}: finish it apart from the frame` }).click();
+        await page.getByRole('button', { name: `Take: ${part}: finished apart from the frame` }).click();
       }
       const plan = planOf(job);
       await expect(

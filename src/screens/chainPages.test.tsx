@@ -333,7 +333,8 @@ describe('the figures on a page are those of the plan', () => {
     const [amount] = link.amounts;
     expect(amount).toMatchObject({ of: 'volume' });
     if (amount?.of !== 'volume') throw new Error('A fill is no volume.');
-    expect(screen.getByText(`${formatSmall(amount.ml)} ml`)).toBeOnTheScreen();
+    // Under its layers and among the materials: the same figure.
+    expect(screen.getAllByText(`${formatSmall(amount.ml)} ml`)).toHaveLength(2);
     const steps = stepsOfLink(plan, ids.damage, 'bareFiller');
     for (const [i, t] of steps.entries())
       expect(said(`${i + 1}\\. ${t.title}`)).toContain(formatMinutes(t.attendedMin));

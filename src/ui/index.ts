@@ -8,6 +8,7 @@ export * from './Cards';
 export * from './Toast';
 export { Canvas } from './Canvas';
 export type { CanvasProps, Handle } from './Canvas.types';
+export { Beside } from './Beside';
 export { DateField } from './DateField';
 export { FilePick } from './FilePick';
 export { Badge, Relief, type ReliefKind } from './Relief';

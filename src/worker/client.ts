@@ -7,7 +7,7 @@ import type { Deadline, FaceView, Moves, Plan } from '@/core/job';
 import type { Manifest, Preview, TakeChoices, Taken } from '@/records/backup';
 import type { Room } from '@/records/room';
 import { openLine, overLine, type Line } from './line';
-import type { BenchPlan } from './planning';
+import type { BenchPlan } from './shelf';
 import type { Outcome, Progress, ShopWorker, StoredPicture } from './shop.worker';
 
 export type JobOptions = { signal?: AbortSignal; onProgress?: Progress };

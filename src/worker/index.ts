@@ -1,3 +1,3 @@
 export * from './client';
-export type { BenchPlan, PieceTask } from './planning';
+export type { BenchPlan, PieceTask } from './shelf';
 export type { Room } from '@/records/room';

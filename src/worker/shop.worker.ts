@@ -25,7 +25,8 @@ import { lastBackup } from '@/records/lastBackup';
 import { roomTaken, THIN_SIDE_PX, thinPictures, type Room } from '@/records/room';
 import { keepFront, loadFront } from '@/records/frontStore';
 import type { Picture } from '@/records/types';
-import { createPlanner, type BenchPlan } from './planning';
+import { createPlanner } from './planning';
+import type { BenchPlan } from './shelf';
 
 export type StoredPicture = { jpeg: string; widthPx: number; heightPx: number };
 export type Progress = (fraction: number) => void;

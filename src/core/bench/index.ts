@@ -8,7 +8,9 @@ export {
   type ScheduleTask,
 } from './schedule';
 export { COAT_FIGURES, COATS, coatsOf, type CoatFigure, type OwnCoats } from './coats';
-export { pieceSteps, type DoneFaces, type FaceWork } from './pieceSteps';
+export { pieceSteps } from './pieceSteps';
+export type { FaceWork } from './passes';
+export type { DoneFaces } from './rounds';
 export { UNMEASURED, type Spent } from './bySize';
 export {
   MOST_GOES,
@@ -20,6 +22,8 @@ export {
 } from './ownSteps';
 export { BLEND_DEEDS, type GlueWork, type LinkWork } from './repairSteps';
 export {
+  earlierBefore,
+  laterBefore,
   movePhase,
   MOVES,
   ORDER_SOURCE,

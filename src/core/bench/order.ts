@@ -52,6 +52,14 @@ export function orderProblems(order: readonly PhaseId[]): string[] {
   );
 }
 
+/** In front of which phase one is dropped to come earlier: over the one that the trade moves it over, or the one before. */
+export const earlierBefore = (order: readonly PhaseId[], phase: PhaseId): PhaseId | undefined =>
+  MOVES.find((m) => m.phase === phase)?.over ?? order[Math.max(0, order.indexOf(phase) - 1)];
+
+/** In front of which phase one is dropped to come one later; none for the end. */
+export const laterBefore = (order: readonly PhaseId[], phase: PhaseId): PhaseId | undefined =>
+  order[order.indexOf(phase) + 2];
+
 export type MoveResult = { ok: true; way: WayId; value: string } | { ok: false; why: string };
 
 /**

@@ -5,7 +5,7 @@ import { schedule } from './schedule';
 import { minutesFrom } from '../calendar';
 import { preparationOf, type FaceToPrepare } from '../prepare';
 import { sandingBudget } from '../sanding';
-import type { FaceWork } from './pieceSteps';
+import type { FaceWork } from './passes';
 import type { LinkWork } from './repairSteps';
 import { phaseOrder } from './order';
 import type { BenchTask } from './task';

@@ -17,7 +17,9 @@ import {
   type OwnStep,
   type StepChange,
 } from './ownSteps';
-import { pieceSteps, type ApartWork, type DoneFaces, type FaceWork, type PieceStep } from './pieceSteps';
+import type { FaceWork } from './passes';
+import { pieceSteps, type ApartWork, type PieceStep } from './pieceSteps';
+import type { DoneFaces } from './rounds';
 import { repairSteps, type LinkWork, type WorkedStep } from './repairSteps';
 import type { BenchTask } from './task';
 

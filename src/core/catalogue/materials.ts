@@ -1,3 +1,4 @@
+import { lowerFirst } from '../terms';
 /** What a method uses up or needs at hand; kinds, no products. */
 export const MATERIALS = {
   woodGlue: 'Wood glue (hide or PVA)',
@@ -46,4 +47,4 @@ export type MaterialId = keyof typeof MATERIALS;
 
 /** Materials in the middle of a sentence: small first letters, everything else as it is. */
 export const materialWords = (materials: readonly MaterialId[]): string =>
-  materials.map((m) => MATERIALS[m].charAt(0).toLowerCase() + MATERIALS[m].slice(1)).join(', ');
+  materials.map((m) => lowerFirst(MATERIALS[m])).join(', ');

@@ -9,6 +9,8 @@ export type Hollow =
   | { shape: 'crack'; lengthMm: number; widthsMm: readonly [number, number]; depthMm: number; taper: 'wedge' | 'straight' } // prettier-ignore
   /** Depths read evenly over its area, those at its rim too. */
   | { shape: 'gouge'; areaMm2: number; depthsMm: readonly number[] }
+  /** Depths in its middle and halfway out to its rim, where it is nothing. */
+  | { shape: 'bowl'; areaMm2: number; middleMm: number; halfwayMm: number }
   /** What the whole corner or edge would be, and the share of it that is still there. */
   | { shape: 'corner'; sidesMm: readonly [number, number, number]; leftShare: number }
   /** A gap under veneer. */
@@ -74,6 +76,7 @@ const hollow = Joi.alternatives(
     taper: Joi.string().valid('wedge', 'straight').required(),
   }),
   Joi.object({ shape: Joi.string().valid('gouge').required(), areaMm2: mm(1, 1e7), depthsMm: Joi.array().items(mm(0, 200)).min(1).max(200).required() }),
+  Joi.object({ shape: Joi.string().valid('bowl').required(), areaMm2: mm(1, 1e7), middleMm: mm(0, 200), halfwayMm: mm(0, 200) }),
   Joi.object({ shape: Joi.string().valid('corner').required(), sidesMm: Joi.array().items(mm(0.5, 500)).length(3).required(), leftShare: mm(0, 0.99) }),
   Joi.object({ shape: Joi.string().valid('void').required(), areaMm2: mm(1, 1e7), heightMm: mm(0.05, 50) }),
 ); // prettier-ignore
@@ -115,6 +118,11 @@ export function hollowVolume(hollow: Hollow): { mm3: number; depthMm: number } {
       const mean = hollow.depthsMm.reduce((a, b) => a + b, 0) / hollow.depthsMm.length;
       return { mm3: hollow.areaMm2 * mean, depthMm: Math.max(...hollow.depthsMm) };
     }
+    case 'bowl': {
+      const { areaMm2, middleMm, halfwayMm } = hollow;
+      // Straight between the readings, ring by ring: 2 ∫ d(r) r dr from the middle to the rim.
+      return { mm3: areaMm2 * (middleMm / 12 + halfwayMm / 2), depthMm: Math.max(middleMm, halfwayMm) };
+    }
     case 'corner': {
       const [a, b, c] = hollow.sidesMm;
       return { mm3: a * b * c * (1 - hollow.leftShare), depthMm: Math.min(a, b, c) };
@@ -122,6 +130,51 @@ export function hollowVolume(hollow: Hollow): { mm3: number; depthMm: number } {
     case 'void':
       return { mm3: hollow.areaMm2 * hollow.heightMm, depthMm: hollow.heightMm };
   }
+}
+
+/** Across a round hollow whose depth is straight between its middle, halfway out and its rim: how far out it is so deep. */
+function bowlReach(middleMm: number, halfwayMm: number, downMm: number): { outer: number; inner: number } {
+  const outer =
+    downMm <= halfwayMm
+      ? 1 - (0.5 * downMm) / Math.max(halfwayMm, 1e-9)
+      : downMm <= middleMm
+        ? (0.5 * (middleMm - downMm)) / (middleMm - halfwayMm)
+        : 0;
+  const inner = downMm > middleMm && downMm <= halfwayMm ? (0.5 * (downMm - middleMm)) / (halfwayMm - middleMm) : 0; // prettier-ignore
+  return { outer, inner };
+}
+
+/** How wide a hollow is in section so far down, as a share of its width at the face. @param downMm below the face, 0 to its depth */
+export function widthShare(hollow: Hollow, downMm: number): number {
+  if (hollow.shape === 'bowl') return bowlReach(hollow.middleMm, hollow.halfwayMm, downMm).outer;
+  return hollow.shape === 'crack' && hollow.taper === 'wedge' ? 1 - downMm / hollow.depthMm : 1;
+}
+
+/** The area that a hollow has so far down, as a share of that at the face. */
+function areaShare(hollow: Hollow, downMm: number): number {
+  if (hollow.shape === 'gouge')
+    return hollow.depthsMm.filter((d) => d >= downMm).length / hollow.depthsMm.length;
+  if (hollow.shape !== 'bowl') return widthShare(hollow, downMm);
+  const { outer, inner } = bowlReach(hollow.middleMm, hollow.halfwayMm, downMm);
+  return outer ** 2 - inner ** 2;
+}
+
+const SLICES = 400;
+
+/** What a hollow holds between two heights over its floor; over the face it goes on as wide as there. mm³ */
+function heldBetween(hollow: Hollow, mm3: number, depthMm: number, fromMm: number, toMm: number): number {
+  const shares = Array.from({ length: SLICES }, (_, i) =>
+    areaShare(hollow, depthMm * (1 - (i + 0.5) / SLICES)),
+  );
+  const slice = depthMm / SLICES;
+  // Slices are scaled so that together they hold what the closed form says.
+  const perShare = mm3 / (slice * shares.reduce((a, b) => a + b, 0));
+  const inside = shares.reduce((sum, share, i) => {
+    const overlap = Math.min(toMm, (i + 1) * slice) - Math.max(fromMm, i * slice);
+    return sum + (overlap > 0 ? share * overlap : 0);
+  }, 0);
+  const over = Math.max(0, toMm - Math.max(fromMm, depthMm));
+  return perShare * (inside + over);
 }
 
 /**
@@ -165,8 +218,10 @@ export function fillPlan({
     if (last) break;
   }
   const volumeMl = mm3 / 1000;
-  const surface = volumeMl / depthMm;
-  const shaped = layers.map((l) => ({ ...l, ml: (l.toMm - l.fromMm) * surface }));
+  const shaped = layers.map((l) => ({
+    ...l,
+    ml: heldBetween(hollow, mm3, depthMm, l.fromMm, l.toMm) / 1000,
+  }));
   const filled = shaped.reduce((sum, l) => sum + l.ml, 0);
   const madeUpMl = filled * (1 + filler.waste);
   const most = Math.max(...shaped.map((l) => l.ml)) * (1 + filler.waste);

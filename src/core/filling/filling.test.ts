@@ -44,6 +44,12 @@ test('volumes: closed forms against what is counted in small cubes', () => {
     Math.max(0, 3 * (1 - ((x - 10) / 10) ** 2) * (1 - ((y - 10) / 10) ** 2));
   const depths = Array.from({ length: 100 }, (_, i) => bowl((i % 10) * 2 + 1, Math.floor(i / 10) * 2 + 1));
   const inBowl = counted((x, y, z) => z <= bowl(x, y), [20, 20, 3]);
+  // A round one of 20 mm read in its middle and halfway out, straight between.
+  const cone = (r: number): number => (r < 0.5 ? 4 - 4 * r : 4 * (1 - r));
+  const inCone = counted((x, y, z) => z <= cone(Math.min(1, Math.hypot(x - 10, y - 10) / 10)), [20, 20, 4]);
+  expect(
+    hollowVolume({ shape: 'bowl', areaMm2: 100 * Math.PI, middleMm: 4, halfwayMm: 2 }).mm3 / inCone,
+  ).toBeCloseTo(1, 1.5);
   expect(hollowVolume({ shape: 'gouge', areaMm2: 400, depthsMm: depths }).mm3 / inBowl).toBeCloseTo(1, 1);
 });
 
@@ -61,6 +67,31 @@ test('by hand: a hole of 10 mm, 8 mm deep, filler that shrinks by a tenth, at mo
   expect(plan.madeUpMl).toBeCloseTo(9.4444 * 0.07854 * 1.2, 3);
   expect(plan.grams).toBeCloseTo(plan.madeUpMl * 1.6);
   expect(fillPlan({ ...HOLE, stickMm: 10 }).stickLengthMm).toBeCloseTo(9.4444 * 1.2, 2);
+});
+
+test('the lower a layer lies in a wedge or a bowl, the less it takes', () => {
+  // A wedge of 100 × 4 mm, 6 mm deep: up to half its height a quarter of its 1200 mm³.
+  const none = { ...FILLER, shrinks: 0, mostLayerMm: 3, waste: 0 };
+  const wedge = { shape: 'crack', lengthMm: 100, widthsMm: [4, 4], depthMm: 6, taper: 'wedge' } as const;
+  const inWedge = fillPlan({ ...HOLE, hollow: wedge, filler: none, proudMm: 0 }).layers;
+  expect(inWedge.map((l) => l.ml)).toEqual([expect.closeTo(0.3, 3), expect.closeTo(0.9, 3)]);
+  // A bowl of 20 mm: 4 mm in its middle, 1 mm halfway out: counted ring by ring.
+  const bowl = { shape: 'bowl', areaMm2: 100 * Math.PI, middleMm: 4, halfwayMm: 1 } as const;
+  const depthAt = (r: number): number => (r < 0.5 ? 4 - 6 * r : 2 * (1 - r));
+  const inBowl = fillPlan({ ...HOLE, hollow: bowl, filler: none, proudMm: 0 }).layers;
+  const counted = (from: number, to: number): number => {
+    let ml = 0;
+    for (let i = 0; i < 2000; i++) {
+      const r = (i + 0.5) / 2000;
+      const floor = 4 - depthAt(r);
+      ml += (2 * Math.PI * r * 10 * Math.max(0, to - Math.max(from, floor))) / 200 / 1000;
+    }
+    return ml;
+  };
+  expect(inBowl.map((l) => l.ml)).toEqual([
+    expect.closeTo(counted(0, 3), 2),
+    expect.closeTo(counted(0, 4) - counted(0, 3), 2),
+  ]);
 });
 
 test('the last pass ends proud, and no pass is thicker than the product bears', () => {

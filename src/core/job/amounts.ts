@@ -5,6 +5,7 @@ import { memory, sourced, type Sourced } from '../sources';
 import type { PressPlan } from './press';
 import { gluedAreaMm2, hollowDepthMm } from './glued';
 import type { Repair } from './repairs';
+import { dutchmanOf, fillOf, FILLERS_SOURCE, sliverOf } from './sums';
 
 /** How much of one material a repair takes. Sizes of wood are along and across the grain. */
 export type Amount = { material: MaterialId } & (
@@ -27,11 +28,12 @@ const BLOCK_ALLOWANCE_MM = sourced(6, memory('to hold, fit and plane off'));
  * @param press where the method is pressed: its glue is counted there
  */
 export function amountsOf(
-  { survey, damage, face }: Repair,
+  repair: Repair,
   method: MethodId,
   adhesive: Adhesive | undefined,
   press: PressPlan | undefined,
 ): Amount[] {
+  const { survey, damage, face } = repair;
   const { needs } = methodById(method);
   if (!survey.ok) return needs.map((material): Amount => ({ material, of: 'tool' }));
   const { measures, outline, grainDeg } = survey.value;
@@ -45,13 +47,16 @@ export function amountsOf(
         const grams = press?.grams ?? glueQuantity(adhesive, Math.max(1, gluedAreaMm2(survey.value, damage.body, face?.body))).grams; // prettier-ignore
         return { material, of: 'weight', grams, source: adhesive.spreadGPerM2.source };
       }
-      case 'volume':
+      case 'volume': {
+        const fill = fillOf(repair, method)?.plan;
+        if (fill?.ok) return { material, of: 'volume', ml: fill.value.madeUpMl, source: FILLERS_SOURCE };
         return {
           material,
           of: 'volume',
           ml: Math.max(LEAST_ML.value, (areaMm2 * depthMm * use.times.value) / 1000),
           source: use.times.source,
         };
+      }
       case 'surface': {
         const place = (alongMm + 2 * RIM_MM.value) * (acrossMm + 2 * RIM_MM.value);
         const ml = (place / 1e6) * use.mlPerM2.value * use.coats.value;
@@ -66,7 +71,9 @@ export function amountsOf(
           acrossMm: box.bottom - box.top + BLOCK_ALLOWANCE_MM.value,
         };
       }
-      case 'block':
+      case 'block': {
+        const block = blockOf(repair, method);
+        if (block) return { material, of: 'wood', ...block };
         return {
           material,
           of: 'wood',
@@ -74,8 +81,22 @@ export function amountsOf(
           acrossMm: acrossMm + BLOCK_ALLOWANCE_MM.value,
           thickMm: depthMm + BLOCK_ALLOWANCE_MM.value,
         };
+      }
       case 'tool':
         return { material, of: 'tool' };
     }
   });
+}
+
+/** The wood that its own sum has worked out, as long as it is along the grain. */
+function blockOf(
+  repair: Repair,
+  method: MethodId,
+): { alongMm: number; acrossMm: number; thickMm: number } | undefined {
+  const dutchman = method === 'dutchman' ? dutchmanOf(repair) : undefined;
+  if (dutchman?.ok) return dutchman.value.block;
+  const sliver = method === 'sliver' ? sliverOf(repair) : undefined;
+  if (!sliver?.ok) return undefined;
+  const { piecesMm, highMm, topMm } = sliver.value;
+  return { alongMm: piecesMm.reduce((a, b) => a + b, 0), acrossMm: highMm, thickMm: Math.max(...topMm) };
 }

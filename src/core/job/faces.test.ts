@@ -2,38 +2,12 @@ import fc from 'fast-check';
 import { orderProblems, phaseOrder, type BenchTask } from '../bench';
 import { METHODS } from '../catalogue';
 import { BUILDS, FINISH_GOALS, FINISH_STATES, FINISHES_NOW, PROFILES, SCHOOLS } from '../terms';
-import { DEFAULT_SHOP, newDamage, newFace, newPiece } from './defaults';
+import { newDamage } from './defaults';
 import { waysOf } from './decide';
 import { planOf, type Job, type Plan } from './plan';
-import type { Damage, Face, Named, Piece } from './types';
+import type { Damage, Named, Piece } from './types';
 import { resourcesOf } from './work';
-
-const WHOLE: [number, number][] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
-type Sized = [widthMm: number, heightMm: number];
-
-const faceOf = (name: string, [widthMm, heightMm]: Sized, over: Partial<Face>): Named<Face> => ({
-  id: name.toLowerCase(),
-  body: {
-    ...newFace('p', name),
-    build: 'solid',
-    veneerMm: 0,
-    species: 'pine',
-    scale: { kind: 'rectangle', object: 'face', corners: WHOLE, widthMm, heightMm },
-    grain: [[0, 0.5], [1, 0.5]], // prettier-ignore
-    ...over,
-  },
-});
-
-const jobOf = (piece: Partial<Piece>, faces: Named<Face>[], damages: Named<Damage>[] = []): Job => ({
-  piece: { id: 'p', body: { ...newPiece('Piece', '2026-03-02T08:00:00'), ...piece } },
-  faces,
-  damages,
-  shop: DEFAULT_SHOP,
-});
-
-const BIG: Sized = [1000, 500];
-const SQUARE: Sized = [500, 500];
-const VENEERED: Partial<Face> = { build: 'solidCore', veneerMm: 0.6, species: 'walnut' };
+import { BIG, faceOf, jobOf, SQUARE, VENEERED } from '../../testing/jobs';
 
 const FINISHING = /\/coat\d/;
 

@@ -1,6 +1,9 @@
 import { runInMm, thinnedMPas, waterBroughtIn } from '../glueup';
+import { memory, sourced } from '../sources';
 import type { PressPlan } from './press';
 
+/** A piece is tilted about so far on its bench before anything is said. */
+export const HAND_TILT_DEG = sourced(30, memory('a block under one side of a piece'));
 /** Beyond this nobody asks. mm. */
 const FAR_MM = 1000;
 

@@ -2,7 +2,7 @@ import type { BenchTask, Schedule } from '../bench';
 import { CLAMPS } from '../press';
 import { kindInfo } from '../damage';
 import type { Bar, FrontPicture, FrontPiece } from '../front';
-import { RESTS, SCHOOLS, type Rest } from '../terms';
+import { lowerFirst, RESTS, SCHOOLS, type Rest } from '../terms';
 import { faceAreaMm2 } from './condition';
 import type { Plan } from './plan';
 import { boardOf, outlineMm } from './survey';
@@ -70,7 +70,7 @@ export function frontPiece(piece: Named<Piece>, { trail }: Plan, picture?: Front
     school: SCHOOLS[piece.body.school].label,
     createdAt: piece.body.createdAt,
     ...(deadline === undefined ? {} : { deadline }),
-    next: `${title.charAt(0).toLowerCase()}${title.slice(1)}`,
+    next: lowerFirst(title),
     done: trail.done,
     all: trail.all,
     trail: trail.steps.map((s) => ({ title: s.title, state: s.state })),

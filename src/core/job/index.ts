@@ -103,15 +103,16 @@ export {
 } from './table';
 export { partsPlan, reachOf } from './apart';
 export { FACE_BACKS, type FaceBack } from './kinds/face';
-export { possibleMoves, type Move, type Moves, type Reached } from './moves';
-export { floodRuns } from './flood';
+export { possibleMoves, reachedWords, type Move, type Moves, type Reached } from './moves';
+export { floodRuns, HAND_TILT_DEG } from './flood';
 export {
+  dutchmanOf,
+  fillOf,
   FILLERS_SOURCE,
-  fillerOf,
-  STICK_MM,
-  STICK_MM_SOURCE,
+  sliverOf,
   sumsOf,
   sumStarts,
+  type FillSum,
   type Sum,
   type SumStarts,
 } from './sums';

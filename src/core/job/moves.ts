@@ -1,4 +1,7 @@
 import { MOVES } from '../bench';
+import { dayText } from '../front';
+import { upperFirst } from '../terms';
+import { formatMinutes } from '../units';
 import { WAYS, type WayChoices } from '../ways';
 import { waysOf } from './decide';
 import type { Face, Named, Piece } from './types';
@@ -35,12 +38,25 @@ export function possibleMoves(piece: Piece, faces: readonly Named<Face>[]): Move
       const is = apart.includes(part);
       return {
         id: `apart.${part}`,
-        label: is ? `${part}: finish it with the frame` : `${part}: finish it apart from the frame`,
+        label: is ? `${part}: finished with the frame` : `${part}: finished apart from the frame`,
         why: is
           ? 'One pass for all, and one mixing of each coat.'
-          : 'It need not wait for the frame, lies flat, and is reached from all sides.',
+          : 'No waiting for the frame; it lies flat, and is reached from all sides.',
         otherwise: { apart: is ? apart.filter((p) => p !== part) : [...apart, part] },
       };
     }),
   ];
+}
+
+/** What another order would change, in a sentence. */
+export function reachedWords(then: Reached, now: Reached | undefined): string {
+  if (!now) return `Ready on ${dayText(then.ready)}.`;
+  const steps = then.steps - now.steps;
+  const minutes = then.handsMin - now.handsMin;
+  const parts = [
+    then.ready === now.ready ? 'ready on the same day' : `ready on ${dayText(then.ready)} instead of ${dayText(now.ready)}`,
+    steps === 0 ? 'as many steps' : `${Math.abs(steps)} ${steps > 0 ? 'more' : 'fewer'} ${Math.abs(steps) === 1 ? 'step' : 'steps'}`,
+    ...(minutes === 0 ? [] : [`${formatMinutes(Math.abs(minutes))} ${minutes > 0 ? 'more' : 'less'} at it`]),
+  ]; // prettier-ignore
+  return `${upperFirst(parts.join(', '))}.`;
 }

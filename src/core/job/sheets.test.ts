@@ -62,9 +62,13 @@ test('each link of a chain has its own page; the main one needs no name', () => 
 });
 
 describe('amounts, worked by hand', () => {
-  test('a fill takes its hollow and what is filled proud: 60 × 40 mm, 3 mm deep, and two fifths more', () => {
+  test('a fill is worked out in its layers: 60 × 40 mm, 3 mm deep in its middle, straight to its rim', () => {
     const [amount] = linkFor('bareFiller', { answers: { depthMm: 3 } })?.amounts ?? [];
-    expect(amount).toMatchObject({ of: 'volume', ml: expect.closeTo((60 * 40 * 3 * 1.4) / 1000, 6) });
+    // A cone: 2400 × 3 / 3 = 2400 mm³ in the first layer, which sinks to 2.7 mm. The second goes on to 0.5 mm proud when it has
+    // sunk: 0.8 / 0.9 = 0.889 mm, of which 0.3 mm are the rest of the cone, 2400 × (1 − 0.9³), and 0.589 mm stand over all of it.
+    // A fifth is for the knife.
+    const ml = (1.2 * (2400 + 2400 * (1 - 0.9 ** 3) + 2400 * (0.8 / 0.9 - 0.3))) / 1000;
+    expect(amount).toMatchObject({ of: 'volume', ml: expect.closeTo(ml, 2) });
     expect(USES.bareFiller.by).toBe('volume');
   });
 
@@ -88,9 +92,10 @@ describe('amounts, worked by hand', () => {
   test('a block is a little larger than the hole it fills', () => {
     const block = linkFor('dutchman', { answers: { depthMm: 10 } })?.amounts.find((a) => a.of === 'wood');
     expect(block).toMatchObject({
-      alongMm: expect.closeTo(66, 6),
-      acrossMm: expect.closeTo(46, 6),
-      thickMm: 16,
+      // 2.5 mm into sound wood at each end and on the one side that is no edge, 2 and 1 mm to fit; 1 mm into the floor, 1.5 proud.
+      alongMm: expect.closeTo(60 + 5 + 2, 6),
+      acrossMm: expect.closeTo(40 + 2.5 + 1, 6),
+      thickMm: 12.5,
     });
   });
 });

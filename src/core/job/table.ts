@@ -1,7 +1,7 @@
 import { phaseOrder, UNMEASURED, type BenchTask, type DoneStep, type FaceWork } from '../bench';
 import { MATERIALS, USES, type MaterialId, type PhaseId } from '../catalogue';
 import { PREPARATIONS } from '../prepare';
-import { FINISH_GOALS } from '../terms';
+import { FINISH_GOALS, lowerFirst } from '../terms';
 import { waysOf } from './decide';
 import type { Plan } from './plan';
 import { isTicked } from './trail';
@@ -32,13 +32,11 @@ export type PlanTable = {
   range: { leastMin: number; mostMin: number };
 };
 
-const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
-
 /** A face's preparation and finish in words: “Scuff and coat over, then paint”. */
 export function faceWords({ preparation, goal }: FaceWork): string {
   const { label } = PREPARATIONS[preparation.id];
   if (goal === 'keep') return preparation.id === 'leave' ? FINISH_GOALS.keep : `${label}; the finish stays`;
-  return `${label}, then ${lower(FINISH_GOALS[goal])}`;
+  return `${label}, then ${lowerFirst(FINISH_GOALS[goal])}`;
 }
 
 /** The plan of a piece as a table: faces as rows, phases as columns, what is done counted in each cell. */
@@ -92,11 +90,21 @@ export type Need = {
   /** Nothing of it is used up; it has to be at hand. */
   tool: boolean;
   /** Whether it is in stock; not known until the owner has said what there is. */
-  have?: boolean;
+  stands?: 'have' | 'listed' | 'missing';
 };
 
+const standsOf = (
+  material: MaterialId,
+  have: readonly MaterialId[],
+  listed: readonly MaterialId[] = [],
+): NonNullable<Need['stands']> =>
+  have.includes(material) ? 'have' : listed.includes(material) ? 'listed' : 'missing';
+
 /** Everything that a piece takes, amounts added up, and what of it the shop has. */
-export function needsOf(plan: Pick<Plan, 'repairs' | 'tasks'>, shop: Pick<Shop, 'materials'>): Need[] {
+export function needsOf(
+  plan: Pick<Plan, 'repairs' | 'tasks'>,
+  shop: Pick<Shop, 'materials' | 'shopping'>,
+): Need[] {
   const needs = new Map<MaterialId, Need>();
   const need = (material: MaterialId): Need => {
     const known = needs.get(material);
@@ -106,7 +114,7 @@ export function needsOf(plan: Pick<Plan, 'repairs' | 'tasks'>, shop: Pick<Shop, 
       label: MATERIALS[material],
       wood: [],
       tool: USES[material].by === 'tool' && material !== 'paper',
-      ...(shop.materials ? { have: shop.materials.includes(material) } : {}),
+      ...(shop.materials ? { stands: standsOf(material, shop.materials, shop.shopping) } : {}),
     };
     needs.set(material, made);
     return made;

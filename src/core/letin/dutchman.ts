@@ -10,6 +10,7 @@ import {
   type Polygon,
 } from '../geometry';
 import { memory, practice, sourced } from '../sources';
+import { outlineSchema } from './outlineSchema';
 
 export type DutchmanInput = {
   /** What is gone, mm on its face. */
@@ -52,12 +53,10 @@ const TAPER = sourced(0.5, memory('ends slanted at about 27° to the grain hide 
 /** Nearer to an edge than this the wall would break out: the recess runs through. mm. */
 const WALL_MM = sourced(4, memory('a thinner wall breaks out'));
 
-const point = Joi.array().ordered(Joi.number().min(-6000).max(6000).required(), Joi.number().min(-6000).max(6000).required()).length(2); // prettier-ignore
-const polygon = Joi.array().items(point).min(3).max(2000).required();
 /** Input of `letin.dutchman`: `{outline: [[xMm, yMm]…], face: […], grainDeg, depthMm, boardMm, marginMm?, ends: 'square' | 'tapered'}`. */
 export const dutchmanSchema = Joi.object({
-  outline: polygon,
-  face: polygon,
+  outline: outlineSchema,
+  face: outlineSchema,
   grainDeg: Joi.number().min(-360).max(360).required(),
   depthMm: Joi.number().min(0.1).max(200).required(),
   boardMm: Joi.number().min(1).max(200).required(),

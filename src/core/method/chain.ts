@@ -1,5 +1,6 @@
 import { METHODS, methodById, phaseIndex, type MarkedCriterion, type MethodId } from '../catalogue';
 import { memory, sourced } from '../sources';
+import { lowerFirst } from '../terms';
 
 /** A repair as it is done: what comes before the method, the method, and what follows it. */
 export type Chain = { first: MethodId[]; method: MethodId; then: MethodId[] };
@@ -43,6 +44,6 @@ export const chainWords = (first: readonly MethodId[], main: MethodId, then: rea
   [...first, main, ...then]
     .map((id, i) => {
       const { label } = methodById(id);
-      return i === 0 ? label : label.charAt(0).toLowerCase() + label.slice(1);
+      return i === 0 ? label : lowerFirst(label);
     })
     .join(', then ');

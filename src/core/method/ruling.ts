@@ -1,5 +1,6 @@
 import { methodById, type MaterialId, type Method, type MethodId } from '../catalogue';
 import { describeSource, memory } from '../sources';
+import { lowerFirst } from '../terms';
 import { chainMarks, type Chain } from './chain';
 import type { Facts } from './facts';
 import { CRITERIA, SCHOOL_WEIGHTS, type Criterion, type RankInput, type Weights } from './rankInput';
@@ -25,7 +26,6 @@ const sourceWords = (r: Rule): string =>
     describeSource(r.source),
     ...new Set((r.when.limits ?? []).map((l) => `Its limit: ${lowerFirst(describeSource(l.source))}`)),
   ].join(' ');
-const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
 const reason = (r: Rule): Reason => ({
   rule: r.id,

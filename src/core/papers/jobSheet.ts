@@ -81,7 +81,7 @@ export function jobSheet(
   }
   blocks.push({ kind: 'heading', level: 2, text: 'What it takes' });
   for (const n of needs)
-    blocks.push(row(n.label, [needWords(n, length) || 'at hand', ...(n.have === false ? ['to be bought'] : [])].join(', '))); // prettier-ignore
+    blocks.push(row(n.label, [needWords(n, length) || 'at hand', ...(n.stands === 'missing' || n.stands === 'listed' ? ['to be bought'] : [])].join(', '))); // prettier-ignore
   const maps = faces.flatMap((face): Block[] => {
     const onFace = damages.filter((d) => d.body.faceId === face.id);
     const map = onFace.length > 0 ? mapMarks(face, onFace, pictures.faces.get(face.id)) : undefined;

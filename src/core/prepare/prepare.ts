@@ -4,6 +4,7 @@ import {
   FINISH_GOALS,
   FINISH_STATES,
   FINISHES_NOW,
+  lowerFirst,
   type Build,
   type FinishGoal,
   type FinishNow,
@@ -94,7 +95,6 @@ const COMES_OFF: Record<Film, { stripper: Stripper; passes: number }> = {
   paint: { stripper: 'paste', passes: 3 },
 };
 
-const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 const isFilm = (finish: FinishNow): finish is Film => FILMS.includes(finish);
 const isFailing = (state: FinishState | undefined): boolean =>
   state === 'crazed' || state === 'flaking' || state === 'sticky';
@@ -120,7 +120,7 @@ const JUDGE: Record<PreparationId, (face: FaceToPrepare) => Verdict> = {
     if (goal !== 'keep') return not('A new finish does not hold on a surface that nobody has prepared.');
     if (state === 'crazed' && school === 'conserve') return fits('Crazing is age, and age stays.');
     return isFailing(state)
-      ? not(`It is ${lower(FINISH_STATES[state ?? 'worn'])}; left so, more of it goes.`)
+      ? not(`It is ${lowerFirst(FINISH_STATES[state ?? 'worn'])}; left so, more of it goes.`)
       : fits('The finish stays, and nothing of it fails.');
   },
   clean: ({ goal, finishNow, state, school, profile }) => {
@@ -143,10 +143,12 @@ const JUDGE: Record<PreparationId, (face: FaceToPrepare) => Verdict> = {
     if (finishNow === 'bare') return not('There is no film to give a tooth to.');
     if (goal === 'oil') return not('Oil has to reach the wood, and a film keeps it out.');
     if (isFailing(state))
-      return not(`The film is ${lower(FINISH_STATES[state ?? 'worn'])} and would take the new coat with it.`);
+      return not(
+        `The film is ${lowerFirst(FINISH_STATES[state ?? 'worn'])} and would take the new coat with it.`,
+      );
     if (!GOES_OVER[finishNow].includes(goal))
       return not(
-        `${FINISH_GOALS[goal]} does not hold on old ${lower(FINISHES_NOW[finishNow])}, or wrinkles it.`,
+        `${FINISH_GOALS[goal]} does not hold on old ${lowerFirst(FINISHES_NOW[finishNow])}, or wrinkles it.`,
       );
     if (goal !== 'paint' && school !== 'conserve' && state !== 'sound' && state !== 'waxed')
       return not(

@@ -1,3 +1,4 @@
+export { lowerFirst, upperFirst } from './letters';
 export {
   BUILDS,
   FINISH_GOALS,

@@ -11,6 +11,7 @@ import {
 } from '@/core/method';
 import { materialWords, methodById, type MaterialId, type MethodId } from '@/core/catalogue';
 import { cautionsOf, type RiskySurface } from '@/core/safety';
+import { upperFirst } from '@/core/terms';
 import { Button, Fold, Notice, Text, useTheme } from '@/ui';
 import { Cautions } from '../shared/Cautions';
 import { ChainList } from './ChainList';
@@ -60,7 +61,7 @@ function Missing({
   return (
     <Notice kind="rest" title="Not in stock">
       <View style={styles.reasons}>
-        <Text>{`${names.charAt(0).toUpperCase()}${names.slice(1)}.`}</Text>
+        <Text>{`${upperFirst(names)}.`}</Text>
         {all ? (
           <Text kind="quiet">It is on the shopping list.</Text>
         ) : onBuy ? (

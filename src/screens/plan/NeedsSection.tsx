@@ -1,10 +1,12 @@
 import { View } from 'react-native';
-import { needsOf, needWords, type Need, type Plan } from '@/core/job';
+import { needsOf, needWords, type Plan } from '@/core/job';
 import { useShop } from '@/records';
 import { Button, Fold, Row, Section, Text } from '@/ui';
 import { useAct } from '../shared/useAct';
 import { useChange } from '../shared/useChange';
 import { useUnits } from '../shared/useUnits';
+
+const STANDS = { have: 'In stock', listed: 'On the shopping list', missing: 'Not in stock' } as const;
 
 /** What the piece takes over all its steps; what is not in stock can be put on the shopping list. */
 export function NeedsSection({ plan }: { plan: Plan }) {
@@ -15,9 +17,7 @@ export function NeedsSection({ plan }: { plan: Plan }) {
   const needs = needsOf(plan, shop);
   const used = needs.filter((n) => !n.tool);
   const tools = needs.filter((n) => n.tool);
-  const missing = needs.filter((n) => n.have === false && !(shop.shopping ?? []).includes(n.material));
-  const stands = (n: Need): string =>
-    n.have === undefined ? '' : n.have ? 'In stock' : (shop.shopping ?? []).includes(n.material) ? 'On the shopping list' : 'Not in stock'; // prettier-ignore
+  const missing = needs.filter((n) => n.stands === 'missing');
   return (
     <Section
       title="What it takes"
@@ -28,7 +28,7 @@ export function NeedsSection({ plan }: { plan: Plan }) {
           <Row
             key={n.material}
             title={n.label}
-            detail={stands(n)}
+            detail={n.stands ? STANDS[n.stands] : ''}
             value={needWords(n, length)}
             last={i === used.length - 1}
           />
@@ -37,7 +37,7 @@ export function NeedsSection({ plan }: { plan: Plan }) {
       {tools.length > 0 ? (
         <Fold title={`To have at hand (${tools.length})`}>
           {tools.map((n) => (
-            <Text key={n.material}>{[n.label, stands(n)].filter(Boolean).join(': ')}</Text>
+            <Text key={n.material}>{[n.label, ...(n.stands ? [STANDS[n.stands]] : [])].join(': ')}</Text>
           ))}
         </Fold>
       ) : null}

@@ -1,26 +1,14 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { MOVES, ORDER_SOURCE, phaseOrder, PRECEDENCE } from '@/core/bench';
+import { earlierBefore, laterBefore, ORDER_SOURCE, phaseOrder, PRECEDENCE } from '@/core/bench';
 import { phaseLabel, type PhaseId } from '@/core/catalogue';
-import { dayText } from '@/core/front';
-import { handsMin, waysOf, type Move, type Plan, type Reached } from '@/core/job';
+import { handsMin, reachedWords, waysOf, type Move, type Plan } from '@/core/job';
 import { describeSource } from '@/core/sources';
+import { lowerFirst } from '@/core/terms';
 import { formatMinutes } from '@/core/units';
 import type { Piece, Stored } from '@/records';
 import { Button, Fold, LitCard, Progress, Text } from '@/ui';
 import { usePlanMoves } from './usePlanMoves';
-
-function differs(then: Reached, now: Reached | undefined): string {
-  if (!now) return `Ready on ${dayText(then.ready)}.`;
-  const steps = then.steps - now.steps;
-  const minutes = then.handsMin - now.handsMin;
-  const parts = [
-    then.ready === now.ready ? 'ready on the same day' : `ready on ${dayText(then.ready)} instead of ${dayText(now.ready)}`,
-    steps === 0 ? 'as many steps' : `${Math.abs(steps)} ${steps > 0 ? 'more' : 'fewer'} ${Math.abs(steps) === 1 ? 'step' : 'steps'}`,
-    ...(minutes === 0 ? [] : [`${formatMinutes(Math.abs(minutes))} ${minutes > 0 ? 'more' : 'less'} at it`]),
-  ]; // prettier-ignore
-  return `${parts.join(', ')}.`.replace(/^./, (c) => c.toUpperCase());
-}
 
 /** The order of the phases, the moves that the trade makes with what each changes, and what is never done. */
 export function OrderFold({
@@ -46,7 +34,7 @@ export function OrderFold({
       {wanted ? null : <Button label="What moving it would change" onPress={() => setWanted(true)} />}
       {wanted && loading && !moves ? <Progress label="Planning each other order" fraction={0.5} /> : null}
       {(moves?.moves ?? []).map((m) => (
-        <LitCard key={m.id} eyebrow={differs(m, moves?.now)} title={m.label}>
+        <LitCard key={m.id} eyebrow={reachedWords(m, moves?.now)} title={m.label}>
           <Text>{m.why}</Text>
           <Button label="Take this order" name={`Take: ${m.label}`} onPress={() => take(m)} />
         </LitCard>
@@ -55,35 +43,30 @@ export function OrderFold({
         <View style={{ gap: 8 }}>
           {used
             .filter((p) => p !== 'intake' && p !== 'reassemble')
-            .map((p) => {
-              const at = order.indexOf(p);
-              return (
-                <View key={p} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-                  <Text kind="strong">{phaseLabel(p)}</Text>
-                  <Button
-                    label="Earlier"
-                    name={`${phaseLabel(p)} earlier`}
-                    kind="quiet"
-                    onPress={() =>
-                      onDrop(p, MOVES.find((m) => m.phase === p)?.over ?? order[Math.max(0, at - 1)])
-                    }
-                  />
-                  <Button
-                    label="Later"
-                    name={`${phaseLabel(p)} later`}
-                    kind="quiet"
-                    onPress={() => onDrop(p, order[at + 2])}
-                  />
-                </View>
-              );
-            })}
+            .map((p) => (
+              <View key={p} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+                <Text kind="strong">{phaseLabel(p)}</Text>
+                <Button
+                  label="Earlier"
+                  name={`${phaseLabel(p)} earlier`}
+                  kind="quiet"
+                  onPress={() => onDrop(p, earlierBefore(order, p))}
+                />
+                <Button
+                  label="Later"
+                  name={`${phaseLabel(p)} later`}
+                  kind="quiet"
+                  onPress={() => onDrop(p, laterBefore(order, p))}
+                />
+              </View>
+            ))}
         </View>
       </Fold>
       <Fold title="What is never done, and why">
         {PRECEDENCE.map(({ first, then, why }) => (
           <Text
             key={`${first}.${then}`}
-          >{`${phaseLabel(then)} before ${phaseLabel(first).toLowerCase()}: never. ${why}`}</Text>
+          >{`${phaseLabel(then)} before ${lowerFirst(phaseLabel(first))}: never. ${why}`}</Text>
         ))}
       </Fold>
     </Fold>

@@ -6,7 +6,7 @@ import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
 import { Fold, Notice, Row, Stepper, Text } from '@/ui';
 import { useUnits } from '../shared/useUnits';
-import { floodRuns, type PressPlan } from '@/core/job';
+import { floodRuns, HAND_TILT_DEG, type PressPlan } from '@/core/job';
 import { DRYING_SOURCE, RUN_IN_SOURCE, THINNED_SOURCE } from '@/core/glueup';
 import { attempt } from '@/core/check';
 
@@ -59,9 +59,6 @@ export function FloodSection({
   );
 }
 
-/** Tilted so far by hand before anything is said. */
-const START_TILT = 30;
-
 /** How far each mix runs in while it is open, and what its water does. */
 function RunsIn({
   plan,
@@ -75,7 +72,7 @@ function RunsIn({
   veneerMm: number;
 }) {
   const { length } = useUnits();
-  const [tilt, setTilt] = useState(START_TILT);
+  const [tilt, setTilt] = useState(HAND_TILT_DEG.value);
   const found = attempt(() => floodRuns(plan, openingMm, depthMm, tilt, veneerMm));
   if (!found.ok) return <Notice kind="rest">{found.problem}</Notice>;
   const { mixes, water } = found.value;

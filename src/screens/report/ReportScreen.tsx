@@ -1,5 +1,4 @@
 import { useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { CONDITION_FORMULA, CONDITION_SOURCE, type Condition } from '@/core/condition';
 import { DAMAGE_KINDS } from '@/core/damage';
@@ -7,33 +6,21 @@ import { jpegBytes, toHtml, type Page as Sheet } from '@/core/print';
 import { describeSource } from '@/core/sources';
 import { browserStore, localNow, useShop, type Stored } from '@/records';
 import { Button, Figure, LitCard, Progress, Section, Text, useTheme } from '@/ui';
-import { rectifyFace } from '@/worker';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { download, fileName, printHtml } from '@/instruments';
 import { LinkRow } from '../shared/LinkRow';
 import { TrailList } from '../shared/Trail';
-import { useAct } from '../shared/useAct';
+import { useFacePictures } from '../shared/useFacePictures';
 import { usePdf } from '../shared/usePdf';
 import { usePieceView, type PieceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { reportPages, type ReportPictures } from '@/core/papers';
-import { boardOf, conditionFor, damageLabel, measuredWords, viewOf } from '@/core/job';
+import { boardOf, conditionFor, damageLabel, measuredWords } from '@/core/job';
 
-/** Everything the report shows that is not in the lists: faces redrawn square on, and the other photos. */
-async function loadPictures(view: PieceView, onProgress: (f: number) => void): Promise<ReportPictures> {
-  const faces = new Map<string, Uint8Array>();
-  for (const [i, face] of view.faces.entries()) {
-    onProgress(i / Math.max(1, view.faces.length));
-    const board = boardOf(face.body);
-    const pictureId = face.body.picture?.id;
-    if (!board.ok || !pictureId) continue;
-    // A photo that is gone or cannot be opened is left out; the drawing of the face stands without it.
-    const blob = await rectifyFace(viewOf(board.value, pictureId)).catch(() => undefined);
-    if (!blob) continue;
-    faces.set(face.id, new Uint8Array(await blob.arrayBuffer()));
-  }
+/** The photos of a piece and its faces as they were taken, beside the faces drawn square on. */
+async function photosOf(view: PieceView): Promise<ReportPictures['photos']> {
   const ids = [view.piece, ...view.faces].flatMap((r) => r?.body.photos ?? []).map((p) => p.pictureId);
   const photos = new Map<string, { jpeg: Uint8Array; aspect: number }>();
   for (const id of ids) {
@@ -44,7 +31,7 @@ async function loadPictures(view: PieceView, onProgress: (f: number) => void): P
         aspect: stored.body.widthPx / stored.body.heightPx,
       });
   }
-  return { faces, photos };
+  return photos;
 }
 
 /** The condition of a piece: score, every face with its damages, the worst first; on paper as a report. */
@@ -52,24 +39,18 @@ export function ReportScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = usePieceView(id);
   const { shop } = useShop();
-  const act = useAct();
   const pdf = usePdf();
   const units = useUnits();
-  const [progress, setProgress] = useState<number>();
+  const { progress, withFaces } = useFacePictures(view);
   const { piece, faces, damages } = view;
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
   const title = `Condition of ${piece.body.name}`;
   const name = `${fileName(piece.body.name)}-condition`;
   const whole = conditionFor(damages, faces);
   const make = (give: (pages: Sheet[]) => Promise<void> | void): void =>
-    act(async () => {
-      setProgress(0);
-      try {
-        const pictures = await loadPictures(view, setProgress);
-        await give(reportPages({ ...view, piece }, pictures, shop.paper, units, localNow().slice(0, 10)));
-      } finally {
-        setProgress(undefined);
-      }
+    withFaces(async (drawn) => {
+      const pictures = { faces: drawn, photos: await photosOf(view) };
+      await give(reportPages({ ...view, piece }, pictures, shop.paper, units, localNow().slice(0, 10)));
     });
   return (
     <Page

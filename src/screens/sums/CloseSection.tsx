@@ -5,13 +5,10 @@ import { CLOSE_SOURCE, closePlan, type ClosePlan } from '@/core/closing';
 import { clampOf, type KnownShop, type SumStarts } from '@/core/job';
 import { describeSource } from '@/core/sources';
 import { woodName, woodStiffnessMPa } from '@/core/wood';
-import { Figure, materials, Notice, Row, Section, Text, useTheme } from '@/ui';
+import { Beside, Figure, materials, Notice, Row, Section, Text, useTheme } from '@/ui';
 import { useKeptLength } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 import { Figures, kN } from '../special/parts';
-
-/** Reckoned with where no bar clamp is owned yet. */
-const TO_GET = 6;
 
 /** What it takes to draw a gaping joint together: clamps, force, and what stays open. */
 export function CloseSection({
@@ -25,14 +22,14 @@ export function CloseSection({
 }) {
   const { length } = useUnits();
   const [long, longField] = useKeptLength('close.length', starts.jointMm);
-  const [one, oneField] = useKeptLength('close.one', starts.acrossMm / 2);
-  const [other, otherField] = useKeptLength('close.other', starts.acrossMm / 2);
+  const [one, oneField] = useKeptLength('close.one', starts.boardsMm);
+  const [other, otherField] = useKeptLength('close.other', starts.boardsMm);
   const [thick, thickField] = useKeptLength('close.thick', starts.boardMm);
-  const [left, leftField] = useKeptLength('close.left', 0);
-  const [quarter, quarterField] = useKeptLength('close.quarter', starts.gapMm * 0.75);
-  const [middle, middleField] = useKeptLength('close.middle', starts.gapMm);
-  const [far, farField] = useKeptLength('close.far', starts.gapMm * 0.75);
-  const [right, rightField] = useKeptLength('close.right', 0);
+  const [left, leftField] = useKeptLength('close.left', starts.gapsMm[0]);
+  const [quarter, quarterField] = useKeptLength('close.quarter', starts.gapsMm[1]);
+  const [middle, middleField] = useKeptLength('close.middle', starts.gapsMm[2]);
+  const [far, farField] = useKeptLength('close.far', starts.gapsMm[3]);
+  const [right, rightField] = useKeptLength('close.right', starts.gapsMm[4]);
   const bar = clampOf('pipe', shop);
   const owned = shop.clamps.find((c) => c.id === 'pipe')?.count ?? 0;
   const gapsMm = [left, quarter, middle, far, right];
@@ -44,7 +41,7 @@ export function CloseSection({
       gapsMm,
       modulusMPa: woodStiffnessMPa(species),
       clampN: bar.forceN.value,
-      clamps: owned > 0 ? owned : TO_GET,
+      clamps: owned > 0 ? owned : starts.clampsToGet,
     }), // prettier-ignore
   );
   return (
@@ -52,15 +49,17 @@ export function CloseSection({
       title="Will it close?"
       help="The gap at five places along the joint, by feeler gauge or slips of paper, with the boards laid together."
     >
-      {longField('Length of the joint', 50, 5000)}
-      {oneField('Width of the board on one side', 5, 2000)}
-      {otherField('Width of the board on the other', 5, 2000)}
-      {thickField('Thickness', 3, 200)}
-      {leftField('Gap at one end', 0, 50)}
-      {quarterField('Gap a quarter along', 0, 50)}
-      {middleField('Gap in the middle', 0, 50)}
-      {farField('Gap three quarters along', 0, 50)}
-      {rightField('Gap at the other end', 0, 50)}
+      <Beside>
+        {longField('Length of the joint', 50, 5000)}
+        {oneField('Width of the board on one side', 5, 2000)}
+        {otherField('Width of the board on the other', 5, 2000)}
+        {thickField('Thickness', 3, 200)}
+        {leftField('Gap at one end', 0, 50)}
+        {quarterField('Gap a quarter along', 0, 50)}
+        {middleField('Gap in the middle', 0, 50)}
+        {farField('Gap three quarters along', 0, 50)}
+        {rightField('Gap at the other end', 0, 50)}
+      </Beside>
       {result.ok ? (
         <>
           <Text kind="strong">{result.value.verdict}</Text>

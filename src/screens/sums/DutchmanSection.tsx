@@ -1,13 +1,13 @@
 import { View } from 'react-native';
 import Svg, { ClipPath, Defs, G, Line, Polygon } from 'react-native-svg';
-import { attempt } from '@/core/check';
+import type { Result } from '@/core/check';
 import { boundingBox, type Point } from '@/core/geometry';
-import { DUTCHMAN_MARGIN_MM, dutchmanPlan, type DutchmanPlan } from '@/core/letin';
+import { DUTCHMAN_MARGIN_MM, type DutchmanPlan } from '@/core/letin';
 import { pagesInUnits, patchSheet, toSvg, type Page } from '@/core/print';
 import { describeSource } from '@/core/sources';
 import { download, fileName } from '@/instruments';
 import { useShop } from '@/records';
-import { Button, Chips, materials, Notice, Row, Section, Text, useTheme } from '@/ui';
+import { Beside, Button, Chips, materials, Notice, Row, Section, Text, useTheme } from '@/ui';
 import { useAct } from '../shared/useAct';
 import { usePdf } from '../shared/usePdf';
 import { useKeptChoice, useKeptLength } from '../shared/kept';
@@ -15,32 +15,31 @@ import { useUnits } from '../shared/useUnits';
 import { unitsOf, type SumStarts } from '@/core/job';
 
 /** The recess round a loss, along the grain, and the block that is let in. */
-export function DutchmanSection({ starts, title }: { starts: SumStarts; title: string }) {
+export function DutchmanSection({
+  starts,
+  title,
+  dutchman: result,
+}: {
+  starts: SumStarts;
+  title: string;
+  dutchman: Result<DutchmanPlan> | undefined;
+}) {
   const { length, area } = useUnits();
-  const [depth, depthField] = useKeptLength('dutch.depth', starts.depthMm);
-  const [margin, marginField] = useKeptLength('dutch.margin', DUTCHMAN_MARGIN_MM.value);
+  const [, depthField] = useKeptLength('dutch.depth', starts.depthMm);
+  const [, marginField] = useKeptLength('dutch.margin', DUTCHMAN_MARGIN_MM.value);
   const [ends, setEnds] = useKeptChoice('dutch.ends', 'square', ['square', 'tapered']);
-  if (starts.outline.length < 3)
+  if (!result)
     return (
       <Notice kind="rest">
         Mark the loss on its face first; the recess follows its outline and the grain.
       </Notice>
     );
-  const result = attempt(() =>
-    dutchmanPlan({
-      outline: starts.outline,
-      face: starts.faceMm,
-      grainDeg: starts.grainDeg,
-      depthMm: depth,
-      boardMm: starts.boardMm,
-      marginMm: margin,
-      ends,
-    }),
-  );
   return (
     <Section title="The recess and its block" help={describeSource(DUTCHMAN_MARGIN_MM.source)}>
-      {depthField('Depth of the loss', 0.1, 200)}
-      {marginField('Into sound wood', 0, 30)}
+      <Beside>
+        {depthField('Depth of the loss', 0.1, 200)}
+        {marginField('Into sound wood', 0, 30)}
+      </Beside>
       <Chips
         label="Ends of the block"
         options={[

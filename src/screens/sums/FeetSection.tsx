@@ -1,16 +1,17 @@
 import { View } from 'react-native';
 import { attempt } from '@/core/check';
+import type { SumStarts } from '@/core/job';
 import { feetPlan, type Foot } from '@/core/letin';
-import { Notice, Row, Section, Text } from '@/ui';
+import { Beside, Notice, Row, Section, Text } from '@/ui';
 import { useKeptLength } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 
 /** What is built up under which foot, or taken off it, so that it stands on all four with the least wood. */
-export function FeetSection({ way }: { way: 'add' | 'take' }) {
+export function FeetSection({ starts, way }: { starts: SumStarts; way: 'add' | 'take' }) {
   const { length } = useUnits();
-  const [wide, wideField] = useKeptLength('feet.wide', 500);
-  const [deep, deepField] = useKeptLength('feet.deep', 400);
-  const [fl, flField] = useKeptLength('feet.frontleft', 2);
+  const [wide, wideField] = useKeptLength('feet.wide', starts.stand.wideMm);
+  const [deep, deepField] = useKeptLength('feet.deep', starts.stand.deepMm);
+  const [fl, flField] = useKeptLength('feet.frontleft', starts.stand.gapMm);
   const [fr, frField] = useKeptLength('feet.frontright', 0);
   const [bl, blField] = useKeptLength('feet.backleft', 0);
   const [br, brField] = useKeptLength('feet.backright', 0);
@@ -26,12 +27,14 @@ export function FeetSection({ way }: { way: 'add' | 'take' }) {
       title="Stand it level"
       help="On a surface known to be flat. Press it down where it carries, and measure the gap under each foot with cards."
     >
-      {wideField('From left foot to right', 10, 5000)}
-      {deepField('From front foot to back', 10, 5000)}
-      {flField('Gap, front left', 0, 200)}
-      {frField('Gap, front right', 0, 200)}
-      {blField('Gap, back left', 0, 200)}
-      {brField('Gap, back right', 0, 200)}
+      <Beside>
+        {wideField('From left foot to right', 10, 5000)}
+        {deepField('From front foot to back', 10, 5000)}
+        {flField('Gap, front left', 0, 200)}
+        {frField('Gap, front right', 0, 200)}
+        {blField('Gap, back left', 0, 200)}
+        {brField('Gap, back right', 0, 200)}
+      </Beside>
       {result.ok ? (
         <>
           <Text kind="strong">{result.value.words}</Text>

@@ -1,63 +1,40 @@
 import { View } from 'react-native';
-import Svg, { Line, Rect } from 'react-native-svg';
-import type { MethodId } from '@/core/catalogue';
-import { attempt } from '@/core/check';
-import { fillPlan, VOLUME_SOURCE, type FillPlan, type Hollow } from '@/core/filling';
-import { FILLERS_SOURCE, fillerOf, STICK_MM } from '@/core/job';
+import Svg, { Line, Polygon, Rect } from 'react-native-svg';
+import { VOLUME_SOURCE, widthShare, type FillPlan, type Hollow } from '@/core/filling';
+import { FILLERS_SOURCE, type FillSum, type SumStarts } from '@/core/job';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
-import { Figure, materials, Notice, Row, Section, Text, useTheme } from '@/ui';
+import { Beside, Figure, materials, Notice, Row, Section, Text, useTheme } from '@/ui';
 import { useKeptLength } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 import { Figures } from '../special/parts';
-import type { SumStarts } from '@/core/job';
 
 /** How much filler the hollow takes, in how many layers, and how it is mixed. */
-export function FillSection({ starts, method }: { starts: SumStarts; method: MethodId }) {
+export function FillSection({ starts, fill }: { starts: SumStarts; fill: FillSum }) {
   const { length } = useUnits();
-  const known = fillerOf(method);
-  const { hollow } = starts;
-  const [deep, deepField] = useKeptLength('fill.deep', starts.depthMm);
-  const [half, halfField] = useKeptLength('fill.half', starts.depthMm / 2);
-  const [wide, wideField] = useKeptLength('fill.wide', hollow.shape === 'hole' ? hollow.diameterMm : hollow.shape === 'crack' ? hollow.widthsMm[0] : 1); // prettier-ignore
-  const [end, endField] = useKeptLength('fill.end', hollow.shape === 'crack' ? hollow.widthsMm[1] : 1);
-  const [layer, layerField] = useKeptLength('fill.layer', known?.mostLayerMm ?? 3);
-  if (!known) return null;
-  const shaped: Hollow =
-    hollow.shape === 'hole'
-      ? { ...hollow, diameterMm: wide, depthMm: deep }
-      : hollow.shape === 'crack'
-        ? { ...hollow, widthsMm: [wide, end], depthMm: deep }
-        : hollow.shape === 'gouge'
-          ? { ...hollow, depthsMm: [deep, half, 0] }
-          : hollow;
-  const stickMm = STICK_MM[method];
-  const result = attempt(() =>
-    fillPlan({
-      hollow: shaped,
-      filler: { ...known, mostLayerMm: layer },
-      boardMm: starts.boardMm,
-      ...(stickMm === undefined ? {} : { stickMm }),
-    }),
+  const { hollow, mostLayerMm, potMin = 0, stickMm, plan: result } = fill;
+  const [, deepField] = useKeptLength('fill.deep', starts.depthMm);
+  const [, halfField] = useKeptLength(
+    'fill.half',
+    hollow.shape === 'bowl' ? hollow.halfwayMm : starts.depthMm,
   );
+  const [, wideField] = useKeptLength('fill.wide', hollow.shape === 'hole' ? starts.holeMm : starts.gapMm);
+  const [, endField] = useKeptLength('fill.end', starts.gapMm);
+  const [, layerField] = useKeptLength('fill.layer', mostLayerMm);
   return (
     <Section title="How much, and in how many layers" help={describeSource(FILLERS_SOURCE)}>
-      {hollow.shape === 'gouge' ? (
-        <>
-          {deepField('Depth in its middle', 0.05, 200)}
-          {halfField('Depth halfway to its rim', 0, 200)}
-        </>
-      ) : (
-        <>
-          {wideField(hollow.shape === 'hole' ? 'Diameter' : 'Width at one end', 0.05, 200)}
-          {hollow.shape === 'crack' ? endField('Width at the other end', 0, 200) : null}
-          {deepField('Depth', 0.05, 200)}
-        </>
-      )}
-      {layerField('Thickest layer, by its label', 0.2, 200)}
+      <Beside>
+        {hollow.shape === 'bowl'
+          ? null
+          : wideField(hollow.shape === 'hole' ? 'Diameter' : 'Width at one end', 0.05, 200)}
+        {hollow.shape === 'crack' ? endField('Width at the other end', 0, 200) : null}
+        {deepField(hollow.shape === 'bowl' ? 'Depth in its middle' : 'Depth', 0.05, 200)}
+        {hollow.shape === 'bowl' ? halfField('Depth halfway to its rim', 0, 200) : null}
+        {layerField('Thickest layer, by its label', 0.2, 200)}
+      </Beside>
       {result.ok ? (
         <>
-          <LayersDrawing plan={result.value} boardMm={starts.boardMm} />
+          <LayersDrawing hollow={hollow} plan={result.value} boardMm={starts.boardMm} />
           <Figures>
             <Figure
               label="Hollow"
@@ -79,7 +56,7 @@ export function FillSection({ starts, method }: { starts: SumStarts; method: Met
           </Figures>
           {result.value.parts ? (
             <Text>
-              {`Mix ${formatSmall(result.value.parts.a)} ${result.value.parts.unit} of the first part and ${formatSmall(result.value.parts.b)} ${result.value.parts.unit} of the second; ${formatSmall(result.value.parts.batchMl)} ml at a time, used up within ${formatMinutes(known.mix?.potMin ?? 0)}.`}
+              {`Mix ${formatSmall(result.value.parts.a)} ${result.value.parts.unit} of the first part and ${formatSmall(result.value.parts.b)} ${result.value.parts.unit} of the second; ${formatSmall(result.value.parts.batchMl)} ml at a time, used up within ${formatMinutes(potMin)}.`}
             </Text>
           ) : null}
           <View>
@@ -102,13 +79,20 @@ export function FillSection({ starts, method }: { starts: SumStarts; method: Met
   );
 }
 
-/** The layers in section, heights to scale. */
-function LayersDrawing({ plan, boardMm }: { plan: FillPlan; boardMm: number }) {
+/** The layers in section, heights to scale, as wide at each height as the hollow is. */
+function LayersDrawing({ hollow, plan, boardMm }: { hollow: Hollow; plan: FillPlan; boardMm: number }) {
   const theme = useTheme();
   const tall = Math.max(plan.depthMm * 1.25, Math.min(boardMm, plan.depthMm * 2)) + plan.proudMm;
   const k = 140 / tall;
   const face = 10 + plan.proudMm * k;
   const floor = face + plan.depthMm * k;
+  const half = (heightMm: number): number => 70 * widthShare(hollow, Math.max(0, plan.depthMm - heightMm));
+  const outlineOf = (fromMm: number, toMm: number): string => {
+    const heights = Array.from({ length: 13 }, (_, i) => fromMm + ((toMm - fromMm) * i) / 12);
+    const right = heights.map((h) => `${160 + half(h)},${floor - h * k}`);
+    const left = heights.map((h) => `${160 - half(h)},${floor - h * k}`).reverse();
+    return [...right, ...left].join(' ');
+  };
   return (
     <View
       role="img"
@@ -117,12 +101,9 @@ function LayersDrawing({ plan, boardMm }: { plan: FillPlan; boardMm: number }) {
       <Svg width="100%" height={164} viewBox="0 0 320 164">
         <Rect x={10} y={face} width={300} height={150 - plan.proudMm * k} fill={materials.veneer} />
         {plan.layers.map((l, i) => (
-          <Rect
+          <Polygon
             key={l.fromMm}
-            x={90}
-            y={floor - l.sinksToMm * k}
-            width={140}
-            height={(l.sinksToMm - l.fromMm) * k}
+            points={outlineOf(l.fromMm, l.sinksToMm)}
             fill={i % 2 === 0 ? materials.core : materials.caul}
             stroke={theme.ink}
             strokeWidth={0.6}

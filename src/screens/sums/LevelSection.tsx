@@ -11,7 +11,7 @@ import {
   SHADOW_SOURCE,
 } from '@/core/filling';
 import { describeSource } from '@/core/sources';
-import { Chips, Figure, Fold, Notice, Row, Section, Stepper, Text } from '@/ui';
+import { Beside, Chips, Figure, Fold, Notice, Row, Section, Stepper, Text } from '@/ui';
 import { useKeptChoice, useKeptLength, useKeptNumber } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 import { Figures } from '../special/parts';
@@ -26,17 +26,19 @@ export function LevelSection({
   dent: { fibresCut: boolean; finishStays: boolean };
 }) {
   const { length } = useUnits();
-  const [step, stepField] = useKeptLength('level.step', 0.5);
-  const [room, roomField] = useKeptLength('level.room', Math.max(1, starts.roomMm));
+  const [step, stepField] = useKeptLength('level.step', starts.proudMm);
+  const [room, roomField] = useKeptLength('level.room', starts.roomMm);
   const [sheen, setSheen] = useKeptChoice('level.sheen', 'satin', ['satin', 'gloss']);
-  const [shadow, shadowField] = useKeptLength('level.shadow', 5);
-  const [lamp, setLamp] = useKeptNumber('level.lamp', 10);
+  const [shadow, shadowField] = useKeptLength('level.shadow', starts.shadowMm);
+  const [lamp, setLamp] = useKeptNumber('level.lamp', starts.lampDeg);
   const result = attempt(() => levelPlan({ stepMm: step, veneerMm: starts.veneerMm, roomMm: room, sheen }));
   const depth = attempt(() => depthFromShadowMm(shadow, lamp));
   return (
     <Section title="Make it level" help={describeSource(LEVEL_SOURCE)}>
-      {stepField('It stands proud by', 0, 20)}
-      {roomField('To the nearest edge', 0, 5000)}
+      <Beside>
+        {stepField('It stands proud by', 0, 20)}
+        {roomField('To the nearest edge', 0, 5000)}
+      </Beside>
       <Chips
         label="The finish over it"
         options={[

@@ -4,7 +4,7 @@ import { attempt } from '@/core/check';
 import { PLUG_SOURCE, plugPlan, type PlugPlan } from '@/core/letin';
 import { describeSource } from '@/core/sources';
 import { parseLength, type LengthUnit } from '@/core/units';
-import { Chips, Figure, materials, Notice, Section, Text, TextField, useTheme } from '@/ui';
+import { Beside, Chips, Figure, materials, Notice, Section, Text, TextField, useTheme } from '@/ui';
 import { useKeptChoice, useKeptLength, useKeptText } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 import { Figures } from '../special/parts';
@@ -44,9 +44,11 @@ export function PlugSection({ starts, clear }: { starts: SumStarts; clear: boole
   );
   return (
     <Section title="The plug and its hole" help={describeSource(PLUG_SOURCE)}>
-      {holeField('Hole, at its widest', 0.5, 120)}
-      {depthField('Depth of the hole', 0.5, 200)}
-      {nextField('To the next hole or edge', 0, 5000)}
+      <Beside>
+        {holeField('Hole, at its widest', 0.5, 120)}
+        {depthField('Depth of the hole', 0.5, 200)}
+        {nextField('To the next hole or edge', 0, 5000)}
+      </Beside>
       <Chips
         label="Does it carry a screw or a load?"
         options={[

@@ -1,31 +1,29 @@
 import { View } from 'react-native';
-import { attempt } from '@/core/check';
+import type { Result } from '@/core/check';
 import type { SumStarts } from '@/core/job';
-import { sliverPlan } from '@/core/letin';
-import { Notice, Row, Section, Text } from '@/ui';
+import type { SliverPlan } from '@/core/letin';
+import { Beside, Notice, Row, Section, Text } from '@/ui';
 import { useKeptLength } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 
 /** Tapered slivers for a gap that is not drawn together, and on which side they are glued. */
-export function SliverSection({ starts, movesMm }: { starts: SumStarts; movesMm?: number }) {
+export function SliverSection({ starts, sliver: result }: { starts: SumStarts; sliver: Result<SliverPlan> }) {
   const { length } = useUnits();
-  const [long, longField] = useKeptLength('sliver.length', starts.jointMm);
-  const [one, oneField] = useKeptLength('sliver.one', starts.gapMm);
-  const [middle, middleField] = useKeptLength('sliver.middle', starts.gapMm);
-  const [other, otherField] = useKeptLength('sliver.other', starts.gapMm);
-  const [deep, deepField] = useKeptLength('sliver.deep', Math.min(starts.boardMm, 12));
-  const result = attempt(
-    () =>
-    sliverPlan({ lengthMm: long, gapsMm: [one, middle, other], depthMm: deep, ...(movesMm === undefined ? {} : { movesMm }) }), // prettier-ignore
-  );
+  const [, longField] = useKeptLength('sliver.length', starts.jointMm);
+  const [, oneField] = useKeptLength('sliver.one', starts.gapMm);
+  const [, middleField] = useKeptLength('sliver.middle', starts.gapMm);
+  const [, otherField] = useKeptLength('sliver.other', starts.gapMm);
+  const [, deepField] = useKeptLength('sliver.deep', starts.sliverMm);
   const places = ['At one end', 'In the middle', 'At the other end'];
   return (
     <Section title="The sliver" help="Measured along the gap by slips of paper or a feeler gauge.">
-      {longField('Length of the gap', 5, 5000)}
-      {oneField('Wide at one end', 0, 50)}
-      {middleField('Wide in the middle', 0, 50)}
-      {otherField('Wide at the other end', 0, 50)}
-      {deepField('How deep it goes in', 0.5, 200)}
+      <Beside>
+        {longField('Length of the gap', 5, 5000)}
+        {oneField('Wide at one end', 0, 50)}
+        {middleField('Wide in the middle', 0, 50)}
+        {otherField('Wide at the other end', 0, 50)}
+        {deepField('How deep it goes in', 0.5, 200)}
+      </Beside>
       {result.ok ? (
         <>
           <View>

@@ -1,6 +1,6 @@
 import { attempt } from '@/core/check';
 import { stripsPlan } from '@/core/letin';
-import { Figure, Notice, Section, Stepper } from '@/ui';
+import { Beside, Figure, Notice, Section, Stepper } from '@/ui';
 import { useKeptLength, useKeptNumber } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 import { Figures } from '../special/parts';
@@ -10,28 +10,30 @@ import type { SumStarts } from '@/core/job';
 export function StripsSection({ starts }: { starts: SumStarts }) {
   const { length } = useUnits();
   const [run, runField] = useKeptLength('strips.run', starts.jointMm);
-  const [high, highField] = useKeptLength('strips.high', starts.edgeHighMm);
-  const [thick, thickField] = useKeptLength('strips.thick', Math.max(1, starts.veneerMm));
-  const [blockWide, blockWideField] = useKeptLength('strips.wide', 40);
-  const [blockThick, blockThickField] = useKeptLength('strips.block', 25);
-  const [kerf, kerfField] = useKeptLength('strips.kerf', 1.2);
+  const [high, highField] = useKeptLength('strips.high', starts.strips.highMm);
+  const [thick, thickField] = useKeptLength('strips.thick', starts.strips.thickMm);
+  const [blockWide, blockWideField] = useKeptLength('strips.wide', starts.strips.blockWideMm);
+  const [blockThick, blockThickField] = useKeptLength('strips.block', starts.strips.blockThickMm);
+  const [kerf, kerfField] = useKeptLength('strips.kerf', starts.strips.kerfMm);
   const [slant, setSlant] = useKeptNumber('strips.slant', 0);
-  const [spares, setSpares] = useKeptNumber('strips.spares', 3);
+  const [spares, setSpares] = useKeptNumber('strips.spares', starts.strips.spares);
   const result = attempt(
     () =>
-    stripsPlan({ runMm: run, highMm: high, thickMm: thick, planedMm: 0.5, blockWideMm: blockWide, blockThickMm: blockThick, kerfMm: kerf, slantDeg: slant, spares }), // prettier-ignore
+    stripsPlan({ runMm: run, highMm: high, thickMm: thick, planedMm: starts.strips.planedMm, blockWideMm: blockWide, blockThickMm: blockThick, kerfMm: kerf, slantDeg: slant, spares }), // prettier-ignore
   );
   return (
     <Section
       title="Strips sawn from a block"
       help="The grain stands across the edge; each slice covers the width of its block."
     >
-      {runField('Run of the edge', 1, 20_000)}
-      {highField('Height of the edge', 1, 300)}
-      {thickField('Thickness of a strip', 0.3, 20)}
-      {blockWideField('Width of the block', 3, 600)}
-      {blockThickField('Thickness that is sawn up', 1, 300)}
-      {kerfField('Kerf of the saw', 0.2, 6)}
+      <Beside>
+        {runField('Run of the edge', 1, 20_000)}
+        {highField('Height of the edge', 1, 300)}
+        {thickField('Thickness of a strip', 0.3, 20)}
+        {blockWideField('Width of the block', 3, 600)}
+        {blockThickField('Thickness that is sawn up', 1, 300)}
+        {kerfField('Kerf of the saw', 0.2, 6)}
+      </Beside>
       <Stepper
         label="Slant of the joints"
         unit="°"

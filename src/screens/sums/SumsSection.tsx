@@ -1,5 +1,15 @@
 import type { MethodId } from '@/core/catalogue';
-import { crackPlanOf, damageLabel, sumsOf, sumStarts, type KnownShop, type Repair } from '@/core/job';
+import {
+  crackPlanOf,
+  damageLabel,
+  dutchmanOf,
+  fillOf,
+  sliverOf,
+  sumsOf,
+  sumStarts,
+  type KnownShop,
+  type Repair,
+} from '@/core/job';
 import { CloseSection } from './CloseSection';
 import { DutchmanSection } from './DutchmanSection';
 import { FeetSection } from './FeetSection';
@@ -20,7 +30,8 @@ export function SumsSection({ repair, method, shop }: { repair: Repair; method: 
     finishStays: repair.treated.goal === 'keep',
   };
   const crack = crackPlanOf(repair.treated, repair.face?.body, repair.damage.body, shop);
-  const moves = crack?.ok ? { movesMm: crack.value.movesMm } : {};
+  const movesMm = crack?.ok ? crack.value.movesMm : undefined;
+  const fill = fillOf(repair, method);
   return (
     <>
       {sums.map((sum) => {
@@ -28,15 +39,22 @@ export function SumsSection({ repair, method, shop }: { repair: Repair; method: 
           case 'plug':
             return <PlugSection key={sum} starts={starts} clear={repair.treated.goal !== 'paint'} />;
           case 'dutchman':
-            return <DutchmanSection key={sum} starts={starts} title={damageLabel(repair.damage.body)} />;
+            return (
+              <DutchmanSection
+                key={sum}
+                starts={starts}
+                title={damageLabel(repair.damage.body)}
+                dutchman={dutchmanOf(repair)}
+              />
+            );
           case 'strips':
             return <StripsSection key={sum} starts={starts} />;
           case 'sliver':
-            return <SliverSection key={sum} starts={starts} {...moves} />;
+            return <SliverSection key={sum} starts={starts} sliver={sliverOf(repair, movesMm)} />;
           case 'feet':
-            return <FeetSection key={sum} way={method === 'trimFeet' ? 'take' : 'add'} />;
+            return <FeetSection key={sum} starts={starts} way={method === 'trimFeet' ? 'take' : 'add'} />;
           case 'fill':
-            return <FillSection key={sum} starts={starts} method={method} />;
+            return fill ? <FillSection key={sum} starts={starts} fill={fill} /> : null;
           case 'close':
             return <CloseSection key={sum} starts={starts} shop={shop} species={species} />;
           case 'level':

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { describeSource } from '@/core/sources';
-import { SCHOOLS } from '@/core/terms';
+import { lowerFirst, SCHOOLS } from '@/core/terms';
 import { WAY_IDS, WAYS, WAYS_SOURCE, waysThatMatter, type WayId } from '@/core/ways';
 import type { Piece } from '@/records';
 import { Chips, Fold, Text, useTheme } from '@/ui';
@@ -88,7 +88,7 @@ function Question({
       </View>
       <Chips
         label={`This plan takes${taken === own ? `, as its school does` : ', as you switched it'}`}
-        help={`It changes ${changes.charAt(0).toLowerCase()}${changes.slice(1)}`}
+        help={`It changes ${lowerFirst(changes)}`}
         options={list.map(([value, way]) => ({ value, label: way.label }))}
         value={taken}
         onChange={(value) => onChoose(id, value)}

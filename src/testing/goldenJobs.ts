@@ -1,36 +1,5 @@
-import {
-  DEFAULT_SHOP,
-  newFace,
-  newPiece,
-  type Damage,
-  type Face,
-  type Job,
-  type Named,
-  type Piece,
-} from '../src/core/job';
-
-const WHOLE: [number, number][] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
-type Sized = [widthMm: number, heightMm: number];
-
-const faceOf = (name: string, [widthMm, heightMm]: Sized, over: Partial<Face>): Named<Face> => ({
-  id: name.toLowerCase(),
-  body: {
-    ...newFace('p', name),
-    build: 'solid',
-    veneerMm: 0,
-    species: 'pine',
-    scale: { kind: 'rectangle', object: 'face', corners: WHOLE, widthMm, heightMm },
-    grain: [[0, 0.5], [1, 0.5]], // prettier-ignore
-    ...over,
-  },
-});
-
-const jobOf = (piece: Partial<Piece>, faces: Named<Face>[], damages: Named<Damage>[] = []): Job => ({
-  piece: { id: 'p', body: { ...newPiece('Piece', '2026-03-02T08:00:00'), ...piece } },
-  faces,
-  damages,
-  shop: DEFAULT_SHOP,
-});
+import type { Job } from '../core/job';
+import { BIG, faceOf, jobOf, SQUARE, VENEERED } from './jobs';
 
 export type Golden = {
   job: Job;
@@ -39,10 +8,6 @@ export type Golden = {
   /** Whole millilitres, and sheets of paper in tenths. */
   takes: Record<string, number>;
 };
-
-const BIG: Sized = [1000, 500];
-const SQUARE: Sized = [500, 500];
-const VENEERED: Partial<Face> = { build: 'solidCore', veneerMm: 0.6, species: 'walnut' };
 
 /*
  * Worked out by hand before they were run. What is done follows from the trade: common practice. Minutes are
