@@ -9,3 +9,7 @@ export {
 export { stripsPlan, stripsSchema, type StripsInput, type StripsPlan } from './strips';
 export { FELT_MM, feetPlan, feetSchema, type FeetInput, type FeetPlan, type Foot } from './feet';
 export { sliverPlan, sliverSchema, type SliverInput, type SliverPlan } from './sliver';
+export { GAUGES, PILOT_SOURCE, pilotPlan, pilotSchema, type PilotInput, type PilotPlan } from './pilot';
+export { BANDING_SOURCE, bandingPlan, bandingSchema, type BandingInput, type BandingPlan } from './banding';
+export { PART_SOURCE, partPlan, partSchema, type PartInput, type PartPlan } from './part';
+export { DRAWER_SOURCE, drawerPlan, drawerSchema, type DrawerInput, type DrawerPlan } from './drawer';
