@@ -149,9 +149,11 @@ describe('joints and splits', () => {
     expect(screen.getByText('Dowel 1')).toBeOnTheScreen();
     screen.unmount();
     const split = await boxWith({ ...crack(1), kind: 'endSplit', method: 'screwSplit' });
-    await open(<JointScreen />, split.damage, 'Pilot hole');
+    await open(<JointScreen />, split.damage, 'The screw, set anew');
+    await press('by its core, measured');
     await type('Core of the screw', '4');
-    await waitFor(() => expect(said('In hard wood')).toContain('3.6 mm'));
+    // Seven tenths of it: the wood of the face weighs no more than 0.6 times its volume of water.
+    await waitFor(() => expect(screen.getByText('2.8 mm')).toBeOnTheScreen());
     await type('Core of the screw', '40');
     expect(screen.getByText(/it must have between 0\.8 and 12 mm/)).toBeOnTheScreen();
   });

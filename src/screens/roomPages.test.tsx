@@ -1,4 +1,4 @@
-import { act, screen, waitFor } from '@testing-library/react-native';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { browserStore, changeRecord, changeShop } from '@/records';
 import {
   boxWith,
@@ -11,6 +11,7 @@ import {
   said,
   stored,
   type,
+  workerMock,
 } from '@/testing/room';
 import { BenchScreen } from './bench/BenchScreen';
 import { DecideScreen } from './decide/DecideScreen';
@@ -146,6 +147,38 @@ describe('the bench', () => {
     await press('Done (1)');
     await press('Not done: Photograph, clean, take off hardware');
     await waitFor(async () => expect(await mine()).toHaveLength(0));
+  });
+
+  test('a better plan that comes while a step is read or written up takes nothing away', async () => {
+    const { piece } = await boxWith({ method: 'floodAndPress', answers: { woodAllPresent: true } });
+    const { planBench } = workerMock;
+    let better: () => void = () => undefined;
+    // The better plan begins ten days later: every step stands on another day.
+    workerMock.planBench = async (at, tries) => {
+      if (tries !== undefined) return planBench(at, tries);
+      await new Promise<void>((resolve) => (better = resolve));
+      return planBench('2027-12-13T08:00:00', 0);
+    };
+    try {
+      await openPage(<BenchScreen />, { piece }, /^Next,/);
+      const days = screen.getAllByRole('heading').map((h) => h.props.children);
+      const step = screen.getAllByLabelText(/^\d\d:\d\d\s+\w/)[1];
+      if (!step) throw new Error('There is no step to open.');
+      await act(async () => void fireEvent.press(step));
+      const tick = screen.getByLabelText(/^Tick off: /);
+      await act(async () => void fireEvent.press(tick));
+      await type('It took, min', '77');
+      await act(async () => better());
+      await waitFor(() => expect(screen.getByDisplayValue('77')).toBeOnTheScreen());
+      // What is being written up holds the days still; closed, the better plan stands there, and the step is still open.
+      await press('Not now');
+      await waitFor(() =>
+        expect(screen.getAllByRole('heading').map((h) => h.props.children)).not.toEqual(days),
+      );
+      expect(screen.getByLabelText(/^Tick off: /)).toBeOnTheScreen();
+    } finally {
+      workerMock.planBench = planBench;
+    }
   });
 });
 

@@ -1,6 +1,7 @@
 import { screen } from '@testing-library/react-native';
 import { boxWith, IN_THE_MIDDLE, openPage, press, stored, type } from '@/testing/room';
 import { JointScreen } from './joint/JointScreen';
+import { PatchScreen } from './patch/PatchScreen';
 import { SheetScreen } from './sheet/SheetScreen';
 
 jest.mock('expo-router', () => jest.requireActual('@/testing/room').routerMock);
@@ -64,4 +65,58 @@ test('a fill in layers, and a step that thin veneer does not bear', async () => 
   expect(screen.getByText(/^Mix .* g of the first part and .* g of the second/)).toBeOnTheScreen();
   await type('It stands proud by', '0.8');
   expect(screen.getByText(/fill the low side instead/)).toBeOnTheScreen();
+});
+
+test('a new part from the good one: its blank, mirrored, and why it needs a wider board', async () => {
+  const { damage } = await boxWith({ kind: 'missingFoot', method: 'newPart', outline: IN_THE_MIDDLE }, solid);
+  await openPage(<JointScreen />, { id: damage }, 'The new part');
+  // 100 × 60 mm marked, 5 mm of room all round.
+  expect(screen.getByText('110 mm × 70 mm')).toBeOnTheScreen();
+  await press('Mirrored, left for right');
+  await type('Board, across', '60');
+  expect(screen.getByText(/does not fit the board/)).toBeOnTheScreen();
+  expect((await stored('damage', damage))?.figures).toMatchObject({ 'part.side': 'mirrored', 'part.wide': 60 }); // prettier-ignore
+  expect(screen.getByRole('button', { name: 'A screw goes in here again' })).toBeOnTheScreen();
+});
+
+test('nothing is marked: the page says how the good one is traced', async () => {
+  const { damage } = await boxWith({ kind: 'missingFoot', method: 'newPart', outline: [] }, solid);
+  await openPage(<JointScreen />, { id: damage }, 'Trace the good one first');
+});
+
+test('a screw goes in anew: its pilot hole, and one that would come out', async () => {
+  const { damage } = await boxWith({ kind: 'endSplit', method: 'screwSplit', mark: CRACK, answers: { screwInSplit: true } }, solid); // prettier-ignore
+  await openPage(<JointScreen />, { id: damage }, 'The screw, set anew');
+  expect(screen.getByText('Pilot hole')).toBeOnTheScreen();
+  await type('Length of the screw', '30');
+  expect(screen.getByText(/or through it. Take one of at most 21 mm/)).toBeOnTheScreen();
+});
+
+test('a banding round corners: mitres and lengths; words that are no lengths are told', async () => {
+  const { damage } = await boxWith({ kind: 'missingVeneer', method: 'edgeStrip', outline: IN_THE_MIDDLE });
+  await openPage(<PatchScreen />, { id: damage }, 'A banding or stringing round corners');
+  await press('A banding or stringing round corners');
+  await type('Runs from corner to corner, one after the other', '400 300 400 300');
+  await press('Yes, it is a frame');
+  expect(screen.getAllByText('388 mm inside')).toHaveLength(2);
+  await type('Runs from corner to corner, one after the other', '8 300');
+  expect(screen.getByText(/eaten up by its mitres/)).toBeOnTheScreen();
+});
+
+test('a drawer: where it binds and by how much, and the strip under a worn side', async () => {
+  const { damage } = await boxWith({ kind: 'drawerBinds', method: 'easeDrawer', outline: [] }, solid);
+  await openPage(<SheetScreen />, { id: damage }, 'The drawer in its opening');
+  await type('Drawer, wide at the front', '400.5');
+  expect(screen.getByText(/It binds wide at the front/)).toBeOnTheScreen();
+  expect(screen.getByText('Plane 1.5 mm off, no more')).toBeOnTheScreen();
+  await type('Worn below, at the front', '3');
+  expect(screen.getByText(/3 mm high at the front and 2 mm at the back/)).toBeOnTheScreen();
+});
+
+test('a joint is opened, cleaned and dried by its old glue; one that breaks first stays', async () => {
+  const { damage } = await boxWith({ kind: 'looseJoint', method: 'reglueJoint', outline: [], answers: { oldGlue: 'hide' } }, solid); // prettier-ignore
+  await openPage(<JointScreen />, { id: damage }, 'Open it, clean it, let it dry');
+  expect(screen.getByText(/Warm and damp/)).toBeOnTheScreen();
+  await press('Epoxy');
+  expect(screen.getByText(/breaks before that glue lets go/)).toBeOnTheScreen();
 });

@@ -226,26 +226,29 @@ export function Progress({
   );
 }
 
-/** Opens to what it hides. */
+/** Opens to what it hides. Whether it is open is its own affair, or that of whoever listens to its toggling. */
 export function Fold({
   title,
   children,
-  open: startOpen = false,
+  open: givenOpen = false,
+  onToggle,
 }: {
   title: string;
   children: ReactNode;
   open?: boolean;
+  onToggle?: () => void;
 }) {
   const theme = useTheme();
   const words = useWords();
-  const [open, setOpen] = useState(startOpen);
+  const [own, setOwn] = useState(givenOpen);
+  const open = onToggle ? givenOpen : own;
   return (
     <View style={[styles.fold, { borderColor: theme.line }]}>
       <Pressable
         role="button"
         aria-expanded={open}
         aria-label={words(title)}
-        onPress={() => setOpen((o) => !o)}
+        onPress={onToggle ?? (() => setOwn((o) => !o))}
         style={styles.foldHead}
       >
         <Text kind="strong">{title}</Text>

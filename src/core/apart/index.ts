@@ -1,4 +1,12 @@
-export { JOINTS, OLD_GLUES, takeApart, type JointId, type OldGlue, type TakenApart } from './takeApart';
+export {
+  JOINTS,
+  OLD_GLUES,
+  reopen,
+  takeApart,
+  type JointId,
+  type OldGlue,
+  type TakenApart,
+} from './takeApart';
 export { assemblyOrder, type PartInOrder } from './order';
 export {
   REACH_SOURCE,

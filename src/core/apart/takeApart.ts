@@ -51,6 +51,43 @@ const LETS_GO: Record<OldGlue, Letting> = {
   unknown: { how: 'Try a damp warm rag on a run of glue first: hide glue turns tacky within a minute.', minutes: sourced(20, memory('a trial and a guess')), risk: 1 },
 };
 
+/** How one joint is opened, its old glue let go, cleaned and dried before it is glued again. */
+export function reopen(
+  joint: JointId,
+  oldGlue: OldGlue,
+): { steps: string[]; minutes: number; stop: boolean } {
+  const [held, glue] = [JOINTS[joint], LETS_GO[oldGlue]];
+  const stop = held.breaks + glue.risk >= STOP_AT;
+  return {
+    steps: [
+      'Number both parts of every joint with tape, not with pencil on show wood; photograph it.',
+      ...(glue.how ? [glue.how] : []),
+      held.how,
+      CLEANED[oldGlue],
+      DRIED[oldGlue],
+    ],
+    minutes: stop ? 0 : held.openMin.value + glue.minutes.value,
+    stop,
+  };
+}
+
+/** How each old glue comes off the wood. Common practice. */
+const CLEANED: Record<OldGlue, string> = {
+  none: 'Brush out dust and wax; new glue wants bare wood.',
+  hide: 'Wash it off with warm water and a stiff brush; new hide glue may go over what stays.',
+  other: 'Scrape it off with warm vinegar, then rinse: nothing but epoxy holds on what stays.',
+  epoxy: 'Scrape and scuff it to bare wood, no more than comes; glue with epoxy again.',
+  unknown: 'Scrape to bare wood on both sides: it is not known what holds on it.',
+};
+/** Wood that was wetted dries before glue that cures by drying goes on. */
+const DRIED: Record<OldGlue, string> = {
+  none: 'Glue it the same day.',
+  hide: 'Let it dry overnight, at least; end grain takes longer.',
+  other: 'Let it dry overnight, at least; end grain takes longer.',
+  epoxy: 'Nothing was wetted: it can be glued the same day.',
+  unknown: 'If it was wetted, let it dry overnight.',
+};
+
 /** From here on it risks more than it gains. */
 const STOP_AT = 4;
 

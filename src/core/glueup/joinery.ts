@@ -47,13 +47,6 @@ export function dowelLayout(edgeMm: number, boardMm: number): DowelLayout {
   };
 }
 
-/** The hole for a screw whose core measures so much: nearly the core in hard wood, less in soft. mm. */
-export const pilotHoleMm = (coreMm: number, hard: boolean): number => coreMm * (hard ? 0.9 : 0.7);
-export const PILOT_SOURCE: Source = published(
-  'Wood Handbook (Forest Products Laboratory)',
-  'fastenings, wood screws: lead holes of about 70 % of the root diameter in softwoods and 90 % in hardwoods; written down from memory',
-);
-
 /** How glue gets into a split. */
 export type WayIn = { by: 'wicking' | 'needles' | 'blade'; needles: number };
 

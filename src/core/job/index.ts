@@ -109,6 +109,7 @@ export {
   dutchmanOf,
   fillOf,
   FILLERS_SOURCE,
+  partOf,
   sliverOf,
   sumsOf,
   sumStarts,

@@ -3,19 +3,33 @@ import { attempt, type Result } from '../check';
 import { CRACK_KINDS } from '../damage';
 import { boundingBox } from '../geometry';
 import { fillPlan, type Filler, type FillPlan, type Hollow } from '../filling';
-import { dutchmanPlan, DUTCHMAN_MARGIN_MM, sliverPlan, type DutchmanPlan, type SliverPlan } from '../letin';
+import { dutchmanPlan, DUTCHMAN_MARGIN_MM, partPlan, sliverPlan, type DutchmanPlan, type PartPlan, type SliverPlan } from '../letin'; // prettier-ignore
 import { memory, practice, sourced, type Source } from '../sources';
+import { gravityOf, woodMovement } from '../wood';
 import { boardThickMm, hollowDepthMm } from './glued';
 import type { Repair } from './repairs';
+import type { Piece } from './types';
 
 /** Sums that a method's worksheet carries beside its amounts. */
-export type Sum = 'plug' | 'dutchman' | 'strips' | 'sliver' | 'feet' | 'fill' | 'close' | 'level';
+export type Sum =
+  | 'plug' | 'dutchman' | 'strips' | 'banding' | 'sliver' | 'feet' | 'part' | 'pilot' | 'drawer' | 'apart' | 'fill' | 'close' | 'level'; // prettier-ignore
 
 const SUMS: Partial<Record<MethodId, readonly Sum[]>> = {
-  facePlug: ['plug', 'level'],
-  dowelPlug: ['plug'],
-  dutchman: ['dutchman', 'level'],
-  sawnStrip: ['strips'],
+  facePlug: ['plug', 'pilot', 'level'],
+  dowelPlug: ['plug', 'pilot'],
+  dutchman: ['dutchman', 'pilot', 'level'],
+  newPart: ['part', 'pilot'],
+  motifPart: ['part'],
+  newMotif: ['part'],
+  edgeStrip: ['banding'],
+  sawnStrip: ['strips', 'banding'],
+  screwSplit: ['pilot', 'close'],
+  refit: ['apart', 'pilot'],
+  refitStop: ['pilot', 'drawer'],
+  easeDrawer: ['drawer'],
+  reglueJoint: ['apart'],
+  reglueBreak: ['apart'],
+  injectJoint: ['apart'],
   sliver: ['sliver'],
   shimFoot: ['feet'],
   trimFeet: ['feet'],
@@ -92,13 +106,48 @@ const STRIPS = {
   leastThickMm: sourced(1, memory('sawn slices are not made thinner than a millimetre')),
   spares: sourced(3, practice('allow spares for breakage')),
 };
+const BANDING = {
+  wideMm: sourced(6, START),
+  stockMm: sourced(900, START),
+  kerfMm: sourced(0.5, memory('a fine back saw')),
+};
+const PART = {
+  thickMm: sourced(20, START),
+  boardLongMm: sourced(1000, START),
+  boardWideMm: sourced(150, START),
+  kerfMm: sourced(1, memory('a band saw or bow saw for curves')),
+  spares: sourced(1, practice('make one and a spare')),
+};
+const SCREW = {
+  gauge: sourced(8, START),
+  lengthMm: sourced(20, START),
+  throughMm: sourced(3, memory('the leaf of a hinge')),
+  metricMm: sourced(4, START),
+  coreMm: sourced(3, START),
+  leastMm: sourced(6, START),
+  leftMm: sourced(3, practice('the point stays clear of the other face')),
+};
+const DRAWER = {
+  wideMm: sourced(400, START),
+  highMm: sourced(120, START),
+  lengthMm: sourced(350, START),
+  playMm: sourced(1, START),
+  growsMm: sourced(2, memory('a side of 120 mm moves about two millimetres over the year')),
+};
 /** A sliver goes in no deeper than it can be wedged. mm. */
 const SLIVER_DEEP_MM = sourced(12, memory('deeper a sliver breaks before it is down'));
 /** Bar clamps reckoned with where none is owned yet. */
 const CLAMPS_TO_GET = sourced(6, memory('one for every hand’s breadth of a table top’s length, and a spare'));
 
+/** How much higher a drawer's sides become from the driest air of its home to the dampest; where those are known. */
+function sideGrowsMm(species: string, home: Piece['home']): number {
+  const grown =
+    home && attempt(() => woodMovement({ species, cut: 'flat', widthMm: DRAWER.highMm.value, from: home.dry, to: home.damp })); // prettier-ignore
+  return grown?.ok ? grown.value.changeMm : DRAWER.growsMm.value;
+}
+
 /** Where the sums of a repair begin, as far as the survey knows. */
-export function sumStarts({ damage, face, survey }: Repair) {
+export function sumStarts({ damage, face, survey, treated }: Repair) {
   const known = survey.ok ? survey.value : undefined;
   const { measures, lengthMm, gapMm, diameterMm } = known ?? {};
   const box = known ? boundingBox(known.board.plane.outline) : undefined;
@@ -144,6 +193,35 @@ export function sumStarts({ damage, face, survey }: Repair) {
     shadowMm: UNKNOWN.shadowMm.value,
     lampDeg: UNKNOWN.lampDeg.value,
     clampsToGet: CLAMPS_TO_GET.value,
+    banding: {
+      wideMm: BANDING.wideMm.value,
+      stockMm: BANDING.stockMm.value,
+      kerfMm: BANDING.kerfMm.value,
+      spares: 1,
+    },
+    part: {
+      thickMm: veneerMm > 0 ? veneerMm : (face?.body.boardMm ?? PART.thickMm.value),
+      boardLongMm: PART.boardLongMm.value,
+      boardWideMm: PART.boardWideMm.value,
+      kerfMm: PART.kerfMm.value,
+      spares: PART.spares.value,
+    },
+    screw: {
+      gauge: SCREW.gauge.value,
+      lengthMm: Math.min(SCREW.lengthMm.value, Math.max(SCREW.leastMm.value, Math.floor(boardMm + SCREW.throughMm.value - SCREW.leftMm.value))), // prettier-ignore
+      throughMm: SCREW.throughMm.value,
+      metricMm: SCREW.metricMm.value,
+      coreMm: SCREW.coreMm.value,
+      specificGravity: gravityOf(face?.body.species ?? ''),
+    },
+    drawer: {
+      wideMm: DRAWER.wideMm.value,
+      highMm: DRAWER.highMm.value,
+      lengthMm: DRAWER.lengthMm.value,
+      playMm: DRAWER.playMm.value,
+      growsMm: sideGrowsMm(face?.body.species ?? '', treated.home),
+    },
+    oldGlue: damage.body.answers.oldGlue ?? ('unknown' as const),
   };
 }
 
@@ -234,6 +312,26 @@ export function sliverOf(repair: Repair, movesMm?: number): Result<SliverPlan> {
       gapsMm,
       depthMm: of('sliver.deep', sliverMm),
       ...(movesMm === undefined ? {} : { movesMm }),
+    }),
+  );
+}
+
+/** The new part of a repair, traced where it is marked; nothing while it has no outline. */
+export function partOf(repair: Repair): Result<PartPlan> | undefined {
+  const { outline, grainDeg, part } = sumStarts(repair);
+  if (outline.length < 3) return undefined;
+  const of = entered(repair);
+  return attempt(() =>
+    partPlan({
+      outline,
+      grainDeg: grainDeg + of('part.turn', 0),
+      mirrored: repair.damage.body.figures?.['part.side'] === 'mirrored',
+      thickMm: of('part.thick', part.thickMm),
+      kerfMm: of('part.kerf', part.kerfMm),
+      copies: of('part.copies', 1),
+      spares: of('part.spares', part.spares),
+      boardLongMm: of('part.long', part.boardLongMm),
+      boardWideMm: of('part.wide', part.boardWideMm),
     }),
   );
 }

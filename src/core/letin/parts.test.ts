@@ -36,6 +36,9 @@ describe('a screw set anew', () => {
     const plan = pilotPlan({ screw: { diameterMm: 4 }, lengthMm: 30, throughMm: 8, boardMm: 40, specificGravity: 0.5 }); // prettier-ignore
     expect(plan.rootMm).toBeCloseTo(2.8, 9);
     expect(plan.pilotMm).toBeCloseTo(1.96, 9);
+    const measured = pilotPlan({ screw: { coreMm: 2.8 }, lengthMm: 30, throughMm: 8, boardMm: 40, specificGravity: 0.5 }); // prettier-ignore
+    expect(measured.pilotMm).toBeCloseTo(1.96, 9);
+    expect(measured.shankMm).toBeCloseTo(4, 9);
   });
 
   test('one that comes out, and one that never bites, are refused in words', () => {

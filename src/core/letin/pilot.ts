@@ -3,8 +3,8 @@ import { assertRange } from '../check';
 import { practice, published, sourced, type Source } from '../sources';
 
 export type PilotInput = {
-  /** Gauge number of an inch screw, or the nominal diameter of a metric one in mm. */
-  screw: { gauge: number } | { diameterMm: number };
+  /** Gauge number of an inch screw, the nominal diameter of a metric one, or its core measured between the threads. mm */
+  screw: { gauge: number } | { diameterMm: number } | { coreMm: number };
   lengthMm: number;
   /** What the screw goes through before it bites: a hinge, a rail; 0 for a leaf of metal that is drilled. mm */
   throughMm: number;
@@ -68,11 +68,12 @@ const MM_PER_IN = 25.4;
 const FLOOR_MM = sourced(2, practice('the point stays two millimetres off the other face'));
 
 const mm = (least: number, most: number): Joi.NumberSchema => Joi.number().min(least).max(most).required();
-/** Input of `letin.pilot`: `{screw: {gauge}|{diameterMm}, lengthMm, throughMm, boardMm, specificGravity}`. */
+/** Input of `letin.pilot`: `{screw: {gauge}|{diameterMm}|{coreMm}, lengthMm, throughMm, boardMm, specificGravity}`. */
 export const pilotSchema = Joi.object({
   screw: Joi.alternatives(
     Joi.object({ gauge: Joi.number().integer().min(2).max(16).required() }),
     Joi.object({ diameterMm: mm(1.5, 10) }),
+    Joi.object({ coreMm: mm(0.8, 12) }),
   ).required(),
   lengthMm: mm(4, 150),
   throughMm: mm(0, 100),
@@ -81,6 +82,7 @@ export const pilotSchema = Joi.object({
 });
 
 function threadOf(screw: PilotInput['screw']): { shankMm: number; rootMm: number } {
+  if ('coreMm' in screw) return { shankMm: screw.coreMm / METRIC_ROOT_SHARE.value, rootMm: screw.coreMm };
   if ('diameterMm' in screw)
     return { shankMm: screw.diameterMm, rootMm: METRIC_ROOT_SHARE.value * screw.diameterMm };
   const row = GAUGES.find((g) => g.gauge === screw.gauge);

@@ -10,7 +10,11 @@ export type PatchSheetInput = {
   paper: Paper;
   /** Lines printed under the title. */
   notes: string[];
+  /** What each kind of line means. */
+  legend?: string;
 };
+
+const LEGEND = 'Full line: cut the patch. Dashed: cut the recess. Grey: the damage.';
 
 const MARGIN_MM = 15;
 const HEAD_MM = 45;
@@ -20,7 +24,15 @@ const FOOT_MM = 22;
  * A 1:1 sheet: the cutting line, the recess, the damage and the grain, laid with the grain up the page. What is larger than
  * the paper runs over several pages that overlap by 10 mm and carry corner marks; each has its own 100 mm bar.
  */
-export function patchSheet({ title, patch, damage, grainDeg, paper, notes }: PatchSheetInput): Page[] {
+export function patchSheet({
+  title,
+  patch,
+  damage,
+  grainDeg,
+  paper,
+  notes,
+  legend = LEGEND,
+}: PatchSheetInput): Page[] {
   const { widthMm, heightMm } = PAPERS[paper];
   const upright = (outline: Polygon): Polygon => outline.map((p) => rotate(p, 90 - grainDeg));
   const cut = upright(patch.outline);
@@ -68,7 +80,7 @@ export function patchSheet({ title, patch, damage, grainDeg, paper, notes }: Pat
         {
           kind: 'text',
           at: [MARGIN_MM, heightMm - FOOT_MM + 12],
-          text: 'Full line: cut the patch. Dashed: cut the recess. Grey: the damage.',
+          text: legend,
           sizeMm: 2.8,
         },
       ];

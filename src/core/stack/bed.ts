@@ -1,5 +1,5 @@
 import { memory, published, sourced, type Source } from '../sources';
-import { OTHER_WOOD, SPECIES, woodStiffnessMPa } from '../wood';
+import { OTHER_WOOD, SPECIES, gravityOf, woodStiffnessMPa } from '../wood';
 
 /** Stiffness and crushing limit of what a platen presses on. */
 export type Bed = {
@@ -24,7 +24,6 @@ const TANGENTIAL_SHARE = sourced(
   0.05,
   memory('Wood Handbook, Table 5-1, elastic ratios: tangential to longitudinal about 0.05 (walnut 0.056)'),
 );
-const UNKNOWN_GRAVITY = sourced(0.55, memory('between poplar and oak'));
 const HANDBOOK_DENSITY = published(
   'Wood Handbook (Forest Products Laboratory)',
   'compression across the grain by density at 12 % moisture: 21.6 · G^2.09 MPa for hardwoods, 16.5 · G^1.57 for softwoods; written down from memory',
@@ -61,7 +60,7 @@ export const COMMON_BOARD_MM = sourced(18, memory('panels of furniture are mostl
 export function bedOf(speciesId: string, boardMm: number): Bed {
   const wood = SPECIES.find((s) => s.id === speciesId);
   const alongMPa = woodStiffnessMPa(speciesId);
-  const gravity = (wood?.specificGravity ?? UNKNOWN_GRAVITY).value;
+  const gravity = gravityOf(speciesId);
   const known = wood?.crushingMPa;
   return {
     stiffnessMPaPerMm: (alongMPa * RADIAL_SHARE.value) / boardMm,

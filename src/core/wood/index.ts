@@ -18,4 +18,4 @@ export {
   type Species,
 } from './species';
 export * from './crack';
-export { woodStiffnessMPa } from './stiffness';
+export { gravityOf, woodStiffnessMPa } from './stiffness';

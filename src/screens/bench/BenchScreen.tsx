@@ -28,13 +28,21 @@ const LAST_DONE = 30;
 export function BenchScreen() {
   const { piece: only } = useLocalSearchParams<{ piece?: string }>();
   const view = usePieceView(only);
-  const { plan, timed, todo, next, finish, days, bars, hours, finished, all } = useBenchView(only);
+  const { plan, timed, todo, next, finish, days, bars, hours, finished, all, hold } = useBenchView(only);
   const { plan: own } = usePlan(only);
   const through = own !== undefined && own.trail.all > 0 && own.trail.done === own.trail.all;
   const now = localNow();
   const act = useAct();
   const say = useSay();
   const [ticking, setTicking] = useState<string>();
+  // A step keeps open when a better plan puts it on another day.
+  const [open, setOpen] = useState<readonly string[]>([]);
+  const toggle = (id: string): void =>
+    setOpen(open.includes(id) ? open.filter((o) => o !== id) : [...open, id]);
+  const tick = (id: string | undefined): void => {
+    setTicking(id);
+    hold(id !== undefined);
+  };
   const wide = useWide();
   const [most, setMost] = useState(DAYS_AT_ONCE);
   const near = days.slice(0, most);
@@ -119,9 +127,9 @@ export function BenchScreen() {
             </Text>
           ))}
           {ticking === next.id ? (
-            <TickForm key={next.id} task={next} onDone={() => setTicking(undefined)} />
+            <TickForm key={next.id} task={next} onDone={() => tick(undefined)} />
           ) : (
-            <Button label="Tick it off" kind="main" onPress={() => setTicking(next.id)} />
+            <Button label="Tick it off" kind="main" onPress={() => tick(next.id)} />
           )}
         </LitCard>
       ) : null}
@@ -145,7 +153,12 @@ export function BenchScreen() {
             {todo
               .filter((t) => t.when.start.slice(0, 10) === day)
               .map((t) => (
-                <Fold key={t.id} title={`${t.when.start.slice(11, 16)}  ${t.title}`}>
+                <Fold
+                  key={t.id}
+                  title={`${t.when.start.slice(11, 16)}  ${t.title}`}
+                  open={open.includes(t.id)}
+                  onToggle={() => toggle(t.id)}
+                >
                   <Text kind="label">{`${only ? '' : `${t.pieceName} · `}${phaseLabel(t.phase)} · ${handWords(t)}${t.unattendedMin > 0 ? ` + ${formatMinutes(t.unattendedMin)} waiting` : ''}`}</Text>
                   <Text>{t.detail}</Text>
                   <Text kind="label">{t.from}</Text>
@@ -155,13 +168,9 @@ export function BenchScreen() {
                     </Text>
                   ))}
                   {ticking === t.id ? (
-                    <TickForm key={t.id} task={t} onDone={() => setTicking(undefined)} />
+                    <TickForm key={t.id} task={t} onDone={() => tick(undefined)} />
                   ) : (
-                    <Button
-                      label="Tick it off"
-                      name={`Tick off: ${t.title}`}
-                      onPress={() => setTicking(t.id)}
-                    />
+                    <Button label="Tick it off" name={`Tick off: ${t.title}`} onPress={() => tick(t.id)} />
                   )}
                 </Fold>
               ))}

@@ -60,7 +60,10 @@ export function TickForm({ task, onDone }: { task: PieceTask; onDone: () => void
       {pictures.length > 0 ? (
         <Text kind="quiet">{`${pictures.length} ${pictures.length === 1 ? 'photo' : 'photos'} added.`}</Text>
       ) : null}
-      <Button label="Done" name={`Done: ${task.title}`} kind="main" onPress={save} />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+        <Button label="Done" name={`Done: ${task.title}`} kind="main" onPress={save} />
+        <Button label="Not now" kind="quiet" onPress={onDone} />
+      </View>
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { Schedule } from '@/core/bench';
 import { daysOf, type Bar } from '@/core/front';
 import { calendarOf } from '@/core/calendar';
@@ -23,11 +24,15 @@ export type BenchView = {
   /** Steps that a hand does, done or not. */
   all: number;
   hours: { from: number; to: number };
+  /** Holds the days as they are shown while something is written up in them, whatever is planned meanwhile. */
+  hold: (on: boolean) => void;
 };
 
 /** The plan of all pieces, or one, as the bench shows it. */
 export function useBenchView(only: string | undefined): BenchView {
-  const plan = useBenchPlan();
+  const live = useBenchPlan();
+  const [held, setHeld] = useState<ShownBench>();
+  const plan = held ?? live;
   const { shop } = useShop();
   const doneAtOf = new Map(plan.done.map((d) => [d.taskId, d.doneAt]));
   const ticked = new Set(doneAtOf.keys());
@@ -59,5 +64,6 @@ export function useBenchView(only: string | undefined): BenchView {
       .sort((a, b) => b.doneAt.localeCompare(a.doneAt)),
     all: own.filter(isTicked).length,
     hours: { from: fromMin, to: toMin },
+    hold: (on) => setHeld(on ? plan : undefined),
   };
 }

@@ -32,7 +32,7 @@ import { KeepFigures } from '../shared/kept';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { HollowSection } from './HollowSection';
-import { Bending, Pilot } from './sums';
+import { Bending } from './sums';
 import { SumsSection } from '../sums/SumsSection';
 import { WayInSection } from './WayInSection';
 import { AmountsSection, ClampsSection } from '../sheet/sections';
@@ -172,7 +172,6 @@ export function JointScreen() {
       {link?.glue ? <ClampsSection link={link} /> : null}
       {method === 'dowelJoint' && sized ? <Dowels survey={sized} boardMm={boardMm} /> : null}
       <KeepFigures damage={damage}>
-        {method === 'screwSplit' ? <Pilot /> : null}
         {damage.body.kind === 'missingMoulding' ? <Bending /> : null}
         {repair ? <SumsSection repair={repair} method={method} shop={shop} /> : null}
         {hollow ? <HollowSection glue={glue} shape={hollow.shape} sizes={hollow.sizes} /> : null}

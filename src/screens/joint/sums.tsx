@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { BEND_STRAIN, BREAKAGE, leastRadiusMm, PILOT_SOURCE, pilotHoleMm, thickestMm, withSpares, type BendState } from '@/core/glueup'; // prettier-ignore
+import { BEND_STRAIN, BREAKAGE, leastRadiusMm, thickestMm, withSpares, type BendState } from '@/core/glueup'; // prettier-ignore
 import { describeSource } from '@/core/sources';
 import { Chips, Figure, Notice, Row, Section, Stepper, Text } from '@/ui';
 import { useKeptChoice, useKeptLength, useKeptNumber } from '../shared/kept';
@@ -7,25 +7,6 @@ import { useUnits } from '../shared/useUnits';
 import { attempt } from '@/core/check';
 
 const STATES = Object.keys(BEND_STRAIN) as BendState[];
-
-/** The hole before the screw goes back. */
-export function Pilot() {
-  const { length } = useUnits();
-  const [core, coreField] = useKeptLength('pilot.core', 3);
-  return (
-    <Section title="Pilot hole" help="Measured at the screw’s core, between the threads.">
-      {coreField('Core of the screw', 0.8, 12)}
-      <View style={styles.figures}>
-        <Figure
-          label="In hard wood"
-          value={length(pilotHoleMm(core, true))}
-          source={describeSource(PILOT_SOURCE)}
-        />
-        <Figure label="In soft wood" value={length(pilotHoleMm(core, false))} />
-      </View>
-    </Section>
-  );
-}
 
 /** How tight a strip goes round a curve, and how many to make. */
 export function Bending() {

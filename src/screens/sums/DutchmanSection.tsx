@@ -3,16 +3,12 @@ import Svg, { ClipPath, Defs, G, Line, Polygon } from 'react-native-svg';
 import type { Result } from '@/core/check';
 import { boundingBox, type Point } from '@/core/geometry';
 import { DUTCHMAN_MARGIN_MM, type DutchmanPlan } from '@/core/letin';
-import { pagesInUnits, patchSheet, toSvg, type Page } from '@/core/print';
 import { describeSource } from '@/core/sources';
-import { download, fileName } from '@/instruments';
-import { useShop } from '@/records';
-import { Beside, Button, Chips, materials, Notice, Row, Section, Text, useTheme } from '@/ui';
-import { useAct } from '../shared/useAct';
-import { usePdf } from '../shared/usePdf';
+import { Beside, Chips, materials, Notice, Row, Section, Text, useTheme } from '@/ui';
 import { useKeptChoice, useKeptLength } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
-import { unitsOf, type SumStarts } from '@/core/job';
+import type { SumStarts } from '@/core/job';
+import { PrintOutline } from './PrintOutline';
 
 /** The recess round a loss, along the grain, and the block that is let in. */
 export function DutchmanSection({
@@ -70,7 +66,17 @@ export function DutchmanSection({
               {`It runs out at ${result.value.openSides === 1 ? 'an edge' : `${result.value.openSides} edges`}: a thinner wall would break out. Leave the block over there and trim it after the glue.`}
             </Text>
           ) : null}
-          <PrintRecess plan={result.value} starts={starts} title={title} />
+          <PrintOutline
+            what="Recess"
+            title={title}
+            patch={{ outline: result.value.recess, recess: result.value.recess }}
+            damage={starts.outline}
+            grainDeg={starts.grainDeg}
+            notes={[
+              `Recess ${length(result.value.alongMm)} along × ${length(result.value.acrossMm)} across the grain, ${length(result.value.depthMm)} deep.`,
+              `Block ${length(result.value.block.alongMm)} × ${length(result.value.block.acrossMm)} × ${length(result.value.block.thickMm)}.`,
+            ]}
+          />
           {result.value.order.map((words, i) => (
             <Text key={words}>{`${i + 1}. ${words}`}</Text>
           ))}
@@ -133,48 +139,6 @@ function RecessDrawing({ plan, starts }: { plan: DutchmanPlan; starts: SumStarts
         </G>
       </Svg>
       <Text kind="quiet">Dashed: what is gone. Full line: the recess.</Text>
-    </View>
-  );
-}
-
-/** The recess at full size, to be pricked through or traced. */
-function PrintRecess({ plan, starts, title }: { plan: DutchmanPlan; starts: SumStarts; title: string }) {
-  const { length } = useUnits();
-  const { shop } = useShop();
-  const act = useAct();
-  const pdf = usePdf();
-  const pages = (): Page[] =>
-    pagesInUnits(
-      patchSheet({
-        title,
-        patch: { outline: plan.recess, recess: plan.recess },
-        damage: starts.outline,
-        grainDeg: starts.grainDeg,
-        paper: shop.paper,
-        notes: [
-          `Recess ${length(plan.alongMm)} along × ${length(plan.acrossMm)} across the grain, ${length(plan.depthMm)} deep.`,
-          `Block ${length(plan.block.alongMm)} × ${length(plan.block.acrossMm)} × ${length(plan.block.thickMm)}.`,
-        ],
-      }),
-      unitsOf(shop),
-    );
-  const name = fileName(title);
-  return (
-    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-      <Button
-        label="Recess at full size, PDF"
-        onPress={() => act(() => pdf(title, pages(), `${name}-recess.pdf`))}
-      />
-      <Button
-        label="As SVG"
-        kind="quiet"
-        onPress={() => {
-          const all = pages();
-          all.forEach((page, i) =>
-            download(toSvg(page), `${name}-recess${all.length > 1 ? `-${i + 1}` : ''}.svg`, 'image/svg+xml'),
-          );
-        }}
-      />
     </View>
   );
 }

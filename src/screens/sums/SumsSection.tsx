@@ -4,17 +4,23 @@ import {
   damageLabel,
   dutchmanOf,
   fillOf,
+  partOf,
   sliverOf,
   sumsOf,
   sumStarts,
   type KnownShop,
   type Repair,
 } from '@/core/job';
+import { ApartJointSection } from './ApartJointSection';
+import { BandingSection } from './BandingSection';
 import { CloseSection } from './CloseSection';
+import { DrawerSection } from './DrawerSection';
 import { DutchmanSection } from './DutchmanSection';
 import { FeetSection } from './FeetSection';
 import { FillSection } from './FillSection';
 import { LevelSection } from './LevelSection';
+import { PartSection } from './PartSection';
+import { PilotSection } from './PilotSection';
 import { PlugSection } from './PlugSection';
 import { SliverSection } from './SliverSection';
 import { StripsSection } from './StripsSection';
@@ -47,6 +53,23 @@ export function SumsSection({ repair, method, shop }: { repair: Repair; method: 
                 dutchman={dutchmanOf(repair)}
               />
             );
+          case 'part':
+            return (
+              <PartSection
+                key={sum}
+                starts={starts}
+                title={damageLabel(repair.damage.body)}
+                part={partOf(repair)}
+              />
+            );
+          case 'pilot':
+            return <PilotSection key={sum} starts={starts} main={sums[0] === sum} />;
+          case 'drawer':
+            return <DrawerSection key={sum} starts={starts} />;
+          case 'banding':
+            return <BandingSection key={sum} starts={starts} />;
+          case 'apart':
+            return <ApartJointSection key={sum} starts={starts} />;
           case 'strips':
             return <StripsSection key={sum} starts={starts} />;
           case 'sliver':

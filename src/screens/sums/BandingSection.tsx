@@ -1,0 +1,105 @@
+import { View } from 'react-native';
+import { attempt } from '@/core/check';
+import type { SumStarts } from '@/core/job';
+import { BANDING_SOURCE, bandingPlan } from '@/core/letin';
+import { describeSource } from '@/core/sources';
+import { parseLength } from '@/core/units';
+import { Beside, Chips, Figure, Fold, Notice, Row, Stepper, Text, TextField } from '@/ui';
+import { useKeptChoice, useKeptLength, useKeptNumber, useKeptText } from '../shared/kept';
+import { useUnits } from '../shared/useUnits';
+import { Figures } from '../special/parts';
+
+/** A banding round corners: mitres, lengths, where its pattern is cut, and how many lengths of stock. */
+export function BandingSection({ starts }: { starts: SumStarts }) {
+  const { length, unit } = useUnits();
+  const [runs, setRuns] = useKeptText('banding.runs', String(length(starts.jointMm)).replace(/[^\d./]/g, ''));
+  const [closed, setClosed] = useKeptChoice('banding.closed', 'no', ['no', 'yes']);
+  const [corner, setCorner] = useKeptNumber('banding.corner', 90);
+  const [wide, wideField] = useKeptLength('banding.wide', starts.banding.wideMm);
+  const [repeat, repeatField] = useKeptLength('banding.repeat', 0);
+  const [stock, stockField] = useKeptLength('banding.stock', starts.banding.stockMm);
+  const [kerf, kerfField] = useKeptLength('banding.kerf', starts.banding.kerfMm);
+  const [spares, setSpares] = useKeptNumber('banding.spares', starts.banding.spares);
+  const result = attempt(() =>
+    bandingPlan({
+      runsMm: runs
+        .trim()
+        .split(/[\s;]+/)
+        .map((t) => parseLength(t, unit)),
+      closed: closed === 'yes',
+      cornerDeg: corner,
+      wideMm: wide,
+      ...(repeat > 0 ? { repeatMm: repeat } : {}),
+      kerfMm: kerf,
+      stockMm: stock,
+      spares,
+    }),
+  );
+  return (
+    <Fold title="A banding or stringing round corners">
+      <TextField
+        label="Runs from corner to corner, one after the other"
+        help={`Outer edges, in ${unit === 'mm' ? 'mm' : 'inches'}, with spaces between`}
+        value={runs}
+        most={200}
+        onChange={setRuns}
+      />
+      <Chips
+        label="Does the last run meet the first?"
+        options={[
+          { value: 'no', label: 'No' },
+          { value: 'yes', label: 'Yes, it is a frame' },
+        ]}
+        value={closed}
+        onChange={setClosed}
+      />
+      <Stepper
+        label="Angle inside a corner"
+        unit="°"
+        value={corner}
+        least={20}
+        most={180}
+        step={5}
+        onChange={setCorner}
+      />
+      <Beside>
+        {wideField('Width of the banding', 0.3, 100)}
+        {repeatField('Its pattern repeats after (0: plain)', 0, 1000)}
+        {stockField('One length of it', 20, 10_000)}
+        {kerfField('Kerf of the saw', 0, 10)}
+      </Beside>
+      <Stepper label="Spares" value={spares} least={0} most={20} onChange={setSpares} />
+      {result.ok ? (
+        <>
+          <Figures>
+            <Figure
+              label="Mitre"
+              value={`${result.value.mitreDeg}°`}
+              source={describeSource(BANDING_SOURCE)}
+            />
+            <Figure label="Lengths to get" value={String(result.value.stocks)} />
+          </Figures>
+          <View>
+            {result.value.pieces.map((p, i) => (
+              <Row
+                key={`${i}.${p.outerMm}`}
+                title={`Side ${i + 1}`}
+                detail={[
+                  `${length(p.innerMm)} inside`,
+                  ...(p.phaseMm === undefined
+                    ? []
+                    : [`its ends cut the pattern ${length(p.phaseMm)} into a repeat`]),
+                ].join('; ')}
+                value={length(p.outerMm)}
+                last={i === result.value.pieces.length - 1}
+              />
+            ))}
+          </View>
+          <Text>{result.value.words}</Text>
+        </>
+      ) : (
+        <Notice kind="stop">{result.problem}</Notice>
+      )}
+    </Fold>
+  );
+}
