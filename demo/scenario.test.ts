@@ -1,6 +1,8 @@
 import jpeg from 'jpeg-js';
+import { METHODS } from '../src/core/catalogue';
 import { deltaE00, tonesAround, tonesOfSwatch } from '../src/core/colour';
 import { compose, facePlane, type ScaleReference } from '../src/core/geometry';
+import { sumsOf } from '../src/core/job';
 import { warp, type Raster } from '../src/core/picture';
 import { importText } from '../src/records/transfer';
 import type { AnyStored } from '../src/records/types';
@@ -29,7 +31,7 @@ const FRAME = { widthPx: 1440, heightPx: 1080 };
 test('it reads in like any export, with at least six veneers that have photos', () => {
   const summary = importText(singleFile(records, 'now'), 'demo');
   expect(summary.aside).toEqual([]);
-  expect(summary.records.filter((r) => r.kind === 'piece')).toHaveLength(5);
+  expect(summary.records.filter((r) => r.kind === 'piece')).toHaveLength(6);
   expect(records.filter((r) => r.kind === 'veneer' && r.body.pictureId).length).toBeGreaterThanOrEqual(6);
 });
 
@@ -75,4 +77,16 @@ test('the same seed gives the same leaf, another seed another', () => {
       .data;
   expect(leaf(3)).toEqual(leaf(3));
   expect(leaf(3)).not.toEqual(leaf(4));
+});
+
+test('the demo has a repair for every sum of what is let in, filled, closed and levelled', () => {
+  const methods = records.flatMap((r) => (r.kind === 'damage' && r.body.method ? [r.body.method] : []));
+  const shown = new Set(methods.flatMap(sumsOf));
+  const all = new Set(METHODS.flatMap((m) => sumsOf(m.id)));
+  expect(shown).toEqual(all);
+  for (const r of records)
+    if (r.kind === 'damage' && r.body.method) {
+      const { method, kind } = r.body;
+      expect(METHODS.find((m) => m.id === method)?.kinds).toContain(kind);
+    }
 });

@@ -7,6 +7,7 @@ import type { Raster } from '../src/core/picture';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece, SHOP_ID } from '../src/records/defaults';
 import { SHAPE_VERSION } from '../src/records/schemas';
 import type { AnyStored, Bodies, Damage, Face, Kind, Part } from '../src/records/types';
+import { bookcaseRecords } from './bookcase';
 import { veneerFigure, type Figure } from './figure';
 import { paint, paintLifted, paintLoss, photograph } from './photo';
 
@@ -378,6 +379,7 @@ export async function readingRoom(): Promise<AnyStored[]> {
     ...settleRecords(cladding),
     ...stoolRecords(),
     ...tableRecords(),
+    ...bookcaseRecords().map(({ kind, id, body }) => stored(kind, id, body)),
     ...SHEETS.flatMap(({ id, figure, size, ...sheet }): AnyStored[] => [
       pictureOf(`${id}-photo`, sheet.name, veneerFigure(figure, 320, 320, 0.35)),
       stored('veneer', id, {

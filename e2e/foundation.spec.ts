@@ -39,7 +39,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
   test(`every page has names, order and contrast (${colorScheme})`, async ({ page }, { project }) => {
     // Colours are the same at every size: the dark theme is looked at once.
     test.skip(colorScheme === 'dark' && project.name === 'wide');
-    test.setTimeout(240_000);
+    test.setTimeout(480_000);
     await page.emulateMedia({ colorScheme });
     await bringDemo(page);
     for (const route of ROUTES) {

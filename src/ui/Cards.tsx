@@ -271,7 +271,7 @@ const styles = StyleSheet.create({
   row: { paddingVertical: space(2.5), minHeight: 48, justifyContent: 'center' },
   rowLine: { flexDirection: 'row', alignItems: 'center', gap: space(3) },
   rowText: { flex: 1 },
-  rowValue: { textAlign: 'right' },
+  rowValue: { textAlign: 'right', flexShrink: 1, maxWidth: '60%' },
   progress: { gap: space(2) },
   track: { height: 8, borderRadius: 4, overflow: 'hidden' },
   bar: { height: 8 },

@@ -221,5 +221,5 @@ function verdictOf(closes: boolean, byHand: boolean, open: number, clamps: numbe
   if (byHand) return 'It closes by hand: glue it, and clamp it only to hold it.';
   if (closes)
     return `${clamps} ${clamps === 1 ? 'clamp' : 'clamps'} of ${Math.ceil(each)} N each close it. That pull stays in the joint as long as it lives: where the edge may be planed, planing it is better.`;
-  return `With all those clamps ${open.toFixed(1)} mm stay open. Plane the edges where their width may change; where it must stay, fill it with a sliver, or glue one half first and the other when that holds.`;
+  return `With all those clamps ${open.toFixed(open < 1 ? 2 : 1)} mm stay open. Plane the edges where their width may change; where it must stay, fill it with a sliver, or glue one half first and the other when that holds.`;
 }

@@ -5,7 +5,7 @@ import { memory, sourced, type Sourced } from '../sources';
 import type { PressPlan } from './press';
 import { gluedAreaMm2, hollowDepthMm } from './glued';
 import type { Repair } from './repairs';
-import { dutchmanOf, fillOf, FILLERS_SOURCE, sliverOf } from './sums';
+import { dutchmanOf, fillOf, FILLERS_SOURCE, partOf, sliverOf } from './sums';
 
 /** How much of one material a repair takes. Sizes of wood are along and across the grain. */
 export type Amount = { material: MaterialId } & (
@@ -63,6 +63,8 @@ export function amountsOf(
         return { material, of: 'volume', ml: Math.max(LEAST_ML.value, ml), source: use.mlPerM2.source };
       }
       case 'sheet': {
+        const piece = blockOf(repair, method);
+        if (piece) return { material, of: 'wood', alongMm: piece.alongMm, acrossMm: piece.acrossMm };
         const box = boundingBox((press?.outline ?? outline).map((p) => rotate(p, -grainDeg)));
         return {
           material,
@@ -88,6 +90,9 @@ export function amountsOf(
   });
 }
 
+/** Made from a traced outline. */
+const COPIED: readonly MethodId[] = ['newPart', 'newMotif', 'motifPart'];
+
 /** The wood that its own sum has worked out, as long as it is along the grain. */
 function blockOf(
   repair: Repair,
@@ -95,6 +100,10 @@ function blockOf(
 ): { alongMm: number; acrossMm: number; thickMm: number } | undefined {
   const dutchman = method === 'dutchman' ? dutchmanOf(repair) : undefined;
   if (dutchman?.ok) return dutchman.value.block;
+  if (COPIED.includes(method)) {
+    const part = partOf(repair);
+    if (part?.ok) return part.value.blank;
+  }
   const sliver = method === 'sliver' ? sliverOf(repair) : undefined;
   if (!sliver?.ok) return undefined;
   const { piecesMm, highMm, topMm } = sliver.value;

@@ -156,6 +156,7 @@ export function sumStarts({ damage, face, survey, treated }: Repair) {
   const holeMm = UNKNOWN.holeMm.value;
   const gap = gapMm ?? UNKNOWN.gapMm.value;
   const acrossMm = box ? Math.round(Math.min(box.right - box.left, box.bottom - box.top)) : UNKNOWN.acrossMm.value; // prettier-ignore
+  const growsMm = sideGrowsMm(face?.body.species ?? '', treated.home);
   const veneerMm = face && face.body.build !== 'solid' ? face.body.veneerMm : 0;
   return {
     boardMm,
@@ -219,7 +220,9 @@ export function sumStarts({ damage, face, survey, treated }: Repair) {
       highMm: DRAWER.highMm.value,
       lengthMm: DRAWER.lengthMm.value,
       playMm: DRAWER.playMm.value,
-      growsMm: sideGrowsMm(face?.body.species ?? '', treated.home),
+      /** A side that is free over the year. */
+      sideMm: Math.floor(DRAWER.highMm.value - 2 * DRAWER.playMm.value - growsMm),
+      growsMm,
     },
     oldGlue: damage.body.answers.oldGlue ?? ('unknown' as const),
   };

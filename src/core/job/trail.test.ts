@@ -85,6 +85,14 @@ describe('the trail of a piece', () => {
     expect(trail([on], [bare], 0).next.title).toBe(title);
   });
 
+  test('of many repairs four are named', () => {
+    const many = (['veneerPatch', 'edgeStrip', 'bareFiller', 'burnIn', 'hardWax', 'softWax'] as const).map((method, i) =>
+      named<Damage>(`m${i}`, { ...chip, number: i + 1, method }),
+    ); // prettier-ignore
+    const decided = trail([f], many, 0).steps.find((s) => s.id === 'decide');
+    expect(decided?.detail).toMatch(/^Veneer patch( · [^·]+){3} · and 2 more$/);
+  });
+
   test('nothing is said of nought steps', () => {
     expect(JSON.stringify(trail([f], [], 0, 0))).not.toContain('0 of 0');
   });

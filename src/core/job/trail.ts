@@ -88,7 +88,7 @@ export function trailOf(
     {
       id: 'decide',
       title: 'Decide',
-      detail: names.length > 0 ? names.join(' · ') : 'A reasoned repair for each damage',
+      detail: names.length > 0 ? shortList(names) : 'A reasoned repair for each damage',
       href: decideHref,
     },
     {
@@ -211,3 +211,11 @@ function surveyStep(
   }
   return undefined;
 }
+
+/** So many repairs are named on the trail; the list of damages has them all. */
+const MOST_NAMED = 4;
+
+const shortList = (names: readonly string[]): string =>
+  names.length <= MOST_NAMED
+    ? names.join(' · ')
+    : `${names.slice(0, MOST_NAMED).join(' · ')} · and ${names.length - MOST_NAMED} more`;

@@ -6,6 +6,7 @@ import { describeSource } from '@/core/sources';
 import { parseLength } from '@/core/units';
 import { Beside, Chips, Figure, Fold, Notice, Row, Stepper, Text, TextField } from '@/ui';
 import { useKeptChoice, useKeptLength, useKeptNumber, useKeptText } from '../shared/kept';
+import { BandingDrawing } from './drawings';
 import { useUnits } from '../shared/useUnits';
 import { Figures } from '../special/parts';
 
@@ -79,6 +80,7 @@ export function BandingSection({ starts }: { starts: SumStarts }) {
             />
             <Figure label="Lengths to get" value={String(result.value.stocks)} />
           </Figures>
+          <BandingDrawing plan={result.value} repeatMm={repeat} />
           <View>
             {result.value.pieces.map((p, i) => (
               <Row

@@ -6,20 +6,21 @@ import { describeSource } from '@/core/sources';
 import { upperFirst } from '@/core/terms';
 import { Beside, Notice, Row, Section, Text } from '@/ui';
 import { useKeptLength } from '../shared/kept';
+import { DrawerDrawing } from './drawings';
 import { useUnits } from '../shared/useUnits';
 
 /** Where a drawer binds, what is planed off there, and the strips that make good its wear. */
 export function DrawerSection({ starts }: { starts: SumStarts }) {
   const { length } = useUnits();
-  const { wideMm, highMm, lengthMm, playMm } = starts.drawer;
+  const { wideMm, highMm, lengthMm, playMm, sideMm: startHigh } = starts.drawer;
   const [ow0, ow0Field] = useKeptLength('drawer.owfront', wideMm);
   const [ow1, ow1Field] = useKeptLength('drawer.owback', wideMm);
   const [dw0, dw0Field] = useKeptLength('drawer.dwfront', wideMm - playMm);
   const [dw1, dw1Field] = useKeptLength('drawer.dwback', wideMm - playMm);
   const [oh0, oh0Field] = useKeptLength('drawer.ohfront', highMm);
   const [oh1, oh1Field] = useKeptLength('drawer.ohback', highMm);
-  const [dh0, dh0Field] = useKeptLength('drawer.dhfront', highMm - 2 * playMm);
-  const [dh1, dh1Field] = useKeptLength('drawer.dhback', highMm - 2 * playMm);
+  const [dh0, dh0Field] = useKeptLength('drawer.dhfront', startHigh);
+  const [dh1, dh1Field] = useKeptLength('drawer.dhback', startHigh);
   const [w0, w0Field] = useKeptLength('drawer.wornfront', 0);
   const [w1, w1Field] = useKeptLength('drawer.wornback', 0);
   const [long, longField] = useKeptLength('drawer.long', lengthMm);
@@ -54,6 +55,7 @@ export function DrawerSection({ starts }: { starts: SumStarts }) {
       {result.ok ? (
         <>
           <Text kind="strong">{result.value.words}</Text>
+          <DrawerDrawing plan={result.value} />
           <View>
             {Object.entries(result.value.playMm).map(([place, mm], i) => {
               const off = Object.entries(result.value.planeMm).find(([p]) => p === place)?.[1];

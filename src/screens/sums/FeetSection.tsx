@@ -4,6 +4,7 @@ import type { SumStarts } from '@/core/job';
 import { feetPlan, type Foot } from '@/core/letin';
 import { Beside, Notice, Row, Section, Text } from '@/ui';
 import { useKeptLength } from '../shared/kept';
+import { FeetDrawing } from './drawings';
 import { useUnits } from '../shared/useUnits';
 
 /** What is built up under which foot, or taken off it, so that it stands on all four with the least wood. */
@@ -38,6 +39,7 @@ export function FeetSection({ starts, way }: { starts: SumStarts; way: 'add' | '
       {result.ok ? (
         <>
           <Text kind="strong">{result.value.words}</Text>
+          <FeetDrawing plan={result.value} way={way} />
           <View>
             {result.value.changes.map((c, i) => (
               <Row

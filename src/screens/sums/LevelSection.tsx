@@ -13,6 +13,7 @@ import {
 import { describeSource } from '@/core/sources';
 import { Beside, Chips, Figure, Fold, Notice, Row, Section, Stepper, Text } from '@/ui';
 import { useKeptChoice, useKeptLength, useKeptNumber } from '../shared/kept';
+import { FeatherDrawing } from './drawings';
 import { useUnits } from '../shared/useUnits';
 import { Figures } from '../special/parts';
 import type { SumStarts } from '@/core/job';
@@ -56,6 +57,7 @@ export function LevelSection({
             <Notice kind={result.value.verdict === 'fill' ? 'stop' : 'rest'}>{result.value.why}</Notice>
           )}
           <Text kind="strong">{`${LEVEL_TOOLS[result.value.tool]}.`}</Text>
+          <FeatherDrawing stepMm={step} featherMm={result.value.featherMm} veneerMm={starts.veneerMm} />
           <Figures>
             <Figure label="Feather over" value={length(result.value.featherMm)} />
             {result.value.leftMm === undefined ? null : (

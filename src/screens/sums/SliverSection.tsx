@@ -4,6 +4,7 @@ import type { SumStarts } from '@/core/job';
 import type { SliverPlan } from '@/core/letin';
 import { Beside, Notice, Row, Section, Text } from '@/ui';
 import { useKeptLength } from '../shared/kept';
+import { SliverDrawing } from './drawings';
 import { useUnits } from '../shared/useUnits';
 
 /** Tapered slivers for a gap that is not drawn together, and on which side they are glued. */
@@ -26,6 +27,7 @@ export function SliverSection({ starts, sliver: result }: { starts: SumStarts; s
       </Beside>
       {result.ok ? (
         <>
+          <SliverDrawing plan={result.value} />
           <View>
             <Row
               title="Pieces"

@@ -2,6 +2,7 @@ import { attempt } from '@/core/check';
 import { stripsPlan } from '@/core/letin';
 import { Beside, Figure, Notice, Section, Stepper } from '@/ui';
 import { useKeptLength, useKeptNumber } from '../shared/kept';
+import { StripsDrawing } from './drawings';
 import { useUnits } from '../shared/useUnits';
 import { Figures } from '../special/parts';
 import type { SumStarts } from '@/core/job';
@@ -45,19 +46,22 @@ export function StripsSection({ starts }: { starts: SumStarts }) {
       />
       <Stepper label="Spares" value={spares} least={0} most={200} onChange={setSpares} />
       {result.ok ? (
-        <Figures>
-          <Figure
-            label="Pieces"
-            value={String(result.value.pieces)}
-            note={`each covers ${length(result.value.eachMm)}`}
-          />
-          <Figure label="From one block" value={String(result.value.slicesPerBlock)} />
-          <Figure
-            label="Blocks"
-            value={String(result.value.blocks)}
-            note={`${length(result.value.blockLengthMm)} long`}
-          />
-        </Figures>
+        <>
+          <StripsDrawing plan={result.value} runMm={run} slantDeg={slant} />
+          <Figures>
+            <Figure
+              label="Pieces"
+              value={String(result.value.pieces)}
+              note={`each covers ${length(result.value.eachMm)}`}
+            />
+            <Figure label="From one block" value={String(result.value.slicesPerBlock)} />
+            <Figure
+              label="Blocks"
+              value={String(result.value.blocks)}
+              note={`${length(result.value.blockLengthMm)} long`}
+            />
+          </Figures>
+        </>
       ) : (
         <Notice kind="stop">{result.problem}</Notice>
       )}
