@@ -1,11 +1,13 @@
 import compression from 'compression';
-import express, { type ErrorRequestHandler, type Express, type Request, type RequestHandler } from 'express';
+import express, { type ErrorRequestHandler, type Request } from 'express';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
+import { createServer, type Server } from 'node:http';
 import path from 'node:path';
 import { localFrom } from '../src/core/calendar';
 import { simulatedClimate } from '../src/core/climate';
 import { COMPUTATIONS } from '../src/core/computations';
+import { createDoor } from './door';
 import { Busy, RETRY_AFTER_S, TooLong, type Pool } from './pool';
 import { simulatedCaliper, simulatedMoistureMeter } from '../src/core/readings';
 
@@ -36,27 +38,12 @@ function statusOf(error: unknown): number {
 }
 
 /** Serves the exported app, the registry over HTTP and the simulated instruments. It stores nothing. */
-export function createApp({ root, seed, now, pool, log = console.error }: ServerOptions): Express {
+export function createApp({ root, seed, now, pool, log = console.error }: ServerOptions): Server {
   const app = express();
-  // Before everything else, so that a rush is answered in no time: who asks after the server's health, and who is sent away.
-  app.get('/api/health', (_req, res) => {
-    res.json({ ok: true });
+  app.post('/api/compute/:name', (req, res, next) => {
+    if (req.is('application/json')) next();
+    else res.status(415).json({ error: 'Send the input as application/json.' });
   });
-  let inside = 0;
-  const admit: RequestHandler<{ name: string }> = (req, res, next) => {
-    if (!req.is('application/json')) {
-      res.status(415).json({ error: 'Send the input as application/json.' });
-      return;
-    }
-    if (!pool.isLight(req.params.name)) {
-      // Counted from the door on: what was sent is read only of those who will be served.
-      if (inside >= pool.most) throw new Busy('The server is at work on others. Ask again in some seconds.');
-      inside++;
-      res.on('close', () => inside--);
-    }
-    next();
-  };
-  app.post('/api/compute/:name', admit);
   app.use(compression());
   app.use(
     helmet({
@@ -148,7 +135,7 @@ export function createApp({ root, seed, now, pool, log = console.error }: Server
     res.status(status).json({ error: brief(message) });
   };
   app.use(onError);
-  return app;
+  return createServer(createDoor(app, pool));
 }
 
 /** @throws Error when the folder holds no exported app */

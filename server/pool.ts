@@ -23,6 +23,8 @@ const LIGHT: ReadonlySet<string> = new Set([
   'units.length',
 ]);
 
+export const BUSY_WORDS = 'The server is at work on others. Ask again in some seconds.';
+
 export class Busy extends Error {
   override name = 'Busy';
 }
@@ -58,8 +60,7 @@ export function createPool({ mostMs = MOST_MS }: { mostMs?: number } = {}): Pool
     async run(name, input, signal) {
       assertAffordable(name, input);
       if (LIGHT.has(name)) return compute(name, input, { signal });
-      if (threads.queueSize >= MOST_WAITING || closed)
-        throw new Busy('The server is at work on others. Ask again in some seconds.');
+      if (threads.queueSize >= MOST_WAITING || closed) throw new Busy(BUSY_WORDS);
       const stop = new AbortController();
       const leave = (): void => stop.abort();
       let over = false;
