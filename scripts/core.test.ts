@@ -30,3 +30,20 @@ test.each([
     expect([stdout, status]).toEqual(['', 2]);
   },
 );
+
+test('a picture at the shell door is a file: a square of a photo is found where it was', () => {
+  const photo = { file: 'demo/pictures/worn-floor.png' };
+  const input = {
+    target: { image: photo, outline: [[100, 100], [150, 100], [150, 150], [100, 150]], ringMm: 12 },
+    donor: { image: photo, outline: [[0, 0], [512, 0], [512, 512], [0, 512]] },
+    mmPerPixel: 1,
+    grainToleranceDegrees: 3,
+    flips: false,
+    top: 1,
+  }; // prettier-ignore
+  const { stdout, stderr } = run('veneer.place', JSON.stringify(input));
+  expect(stderr).toBe('');
+  expect(JSON.parse(stdout).placements[0]).toMatchObject({ xMm: expect.closeTo(125, 0), yMm: expect.closeTo(125, 0), degrees: expect.closeTo(0, 0), flipped: false }); // prettier-ignore
+  const none = run('veneer.place', JSON.stringify({ ...input, donor: { ...input.donor, image: { file: 'demo/pictures/NOTICE.md' } } })); // prettier-ignore
+  expect([none.stderr.includes('neither a PNG nor a JPEG'), none.stdout, none.status]).toEqual([true, '', 2]);
+});

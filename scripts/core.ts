@@ -1,5 +1,6 @@
 // The shell door to the registry: JSON in, JSON out on standard output alone.
 import { compute } from '../src/core/computations';
+import { withImages } from './images';
 
 async function main(): Promise<void> {
   const name = process.argv[2] ?? '';
@@ -12,7 +13,7 @@ async function main(): Promise<void> {
   } catch {
     throw new RangeError(`The input is not JSON. Give one JSON object on standard input.`);
   }
-  process.stdout.write(`${JSON.stringify(await compute(name, input))}\n`);
+  process.stdout.write(`${JSON.stringify(await compute(name, withImages(input)))}\n`);
 }
 
 main().catch((error: unknown) => {

@@ -26,6 +26,7 @@ import {
   stripsPlan,
   stripsSchema,
 } from './letin';
+import { placePatch, placeSchema } from './spot';
 import { camberOf, camberSchema } from './stack';
 import { finishFromTests, finishTestSchema } from './finish';
 import { tapMap, tapMapSchema } from './tapping';
@@ -76,6 +77,7 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['letin.strips', computation(stripsSchema, stripsPlan, 'letin.strips')],
   ['letin.banding', computation(bandingSchema, bandingPlan, 'letin.banding')],
   ['letin.part', computation(partSchema, partPlan, 'letin.part')],
+  ['veneer.place', computation(placeSchema, placePatch, 'veneer.place')],
   ['letin.pilot', computation(pilotSchema, pilotPlan, 'letin.pilot')],
   ['letin.drawer', computation(drawerSchema, drawerPlan, 'letin.drawer')],
   ['joint.close', computation(closeSchema, closePlan, 'joint.close')],

@@ -57,6 +57,23 @@ export const centroidOf = (outline: Polygon): Point => polygonCentroid(mutable(o
 export const contains = (outline: Polygon, p: Point): boolean =>
   polygonContains(mutable(outline), [p[0], p[1]]);
 
+/** The same asked of many points: the outline is laid out once. */
+export function containment(outline: Polygon): (x: number, y: number) => boolean {
+  const xs = Float64Array.from(outline, (p) => p[0]);
+  const ys = Float64Array.from(outline, (p) => p[1]);
+  const n = xs.length;
+  return (x, y) => {
+    let inside = false;
+    for (let i = 0, j = n - 1; i < n; j = i++) {
+      const yi = ys[i] ?? 0;
+      const yj = ys[j] ?? 0;
+      const xi = xs[i] ?? 0;
+      if (yi > y !== yj > y && x < xi + ((y - yi) / (yj - yi)) * ((xs[j] ?? 0) - xi)) inside = !inside;
+    }
+    return inside;
+  };
+}
+
 export type OutlineMeasures = { areaMm2: number; perimeterMm: number; alongMm: number; acrossMm: number };
 
 /**

@@ -4,5 +4,8 @@ declare module 'fft.js' {
     constructor(size: number);
     createComplexArray(): number[];
     realTransform(out: number[], data: ArrayLike<number>): void;
+    transform(out: Float64Array, data: Float64Array): void;
+    /** Divided by the size. */
+    inverseTransform(out: Float64Array, data: Float64Array): void;
   }
 }
