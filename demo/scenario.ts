@@ -386,6 +386,7 @@ export async function readingRoom(): Promise<AnyStored[]> {
         name: sheet.name,
         species: sheet.species,
         thicknessMm: sheet.thicknessMm,
+        photoWideMm: 112,
         note: sheet.note,
         alongMm: size[0],
         acrossMm: size[1],

@@ -50,3 +50,21 @@ test('what is let in, filled, closed and levelled has its sums on its worksheet,
     await expect(page.getByText('The last stands 0.5 mm proud and is levelled.')).toBeVisible();
   });
 });
+
+test('the best spot on a sheet is found, seen on the face before it is cut, taken and kept', async ({
+  page,
+}) => {
+  test.setTimeout(90_000);
+  await bringDemo(page);
+  await page.goto('/damage/lectern-2/patch');
+  await page.getByRole('button', { name: 'Find the best spot' }).click();
+  await expect(page.getByRole('img', { name: /with the patch from spot 1/ })).toBeVisible({
+    timeout: 60_000,
+  });
+  await page.getByRole('radio', { name: 'As it is cut' }).click();
+  await page.getByRole('radio', { name: 'Drawn', exact: true }).click();
+  await page.getByRole('button', { name: 'Take spot 1' }).click();
+  await expect(page.getByText(/^Taken: Its middle \d+ mm from the left/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/^Taken: Its middle \d+ mm from the left/)).toBeVisible();
+});

@@ -6,7 +6,7 @@ import type { Bodies, Kind } from './types';
 export { idSchema };
 
 /** Version of every shape that this app writes. */
-export const SHAPE_VERSION = 5;
+export const SHAPE_VERSION = 6;
 
 export const MOST_JPEG_CHARS = 4_000_000;
 

@@ -3,12 +3,12 @@ import type { Tones } from '@/core/colour';
 import type { Bar, Front } from '@/core/front';
 import type { Polygon } from '@/core/geometry';
 import type { QuietSlit } from '@/core/glueup';
-import type { Deadline, FaceView, Moves, Plan } from '@/core/job';
+import type { Deadline, FaceView, Moves, Plan, SpotSearch } from '@/core/job';
 import type { Manifest, Preview, TakeChoices, Taken } from '@/records/backup';
 import type { Room } from '@/records/room';
 import { openLine, overLine, type Line } from './line';
 import type { BenchPlan } from './shelf';
-import type { Outcome, Progress, ShopWorker, StoredPicture } from './shop.worker';
+import type { FoundSpots, Outcome, Progress, ShopWorker, StoredPicture } from './shop.worker';
 
 export type JobOptions = { signal?: AbortSignal; onProgress?: Progress };
 
@@ -83,6 +83,10 @@ export const tonesOfPlace = (view: FaceView, place: Polygon, face: Polygon): Pro
 /** @param loose outline of the blister in the view's own frame, mm */
 export const quietSlitInPhoto = (view: FaceView, loose: Polygon, grainDeg: number): Promise<QuietSlit> =>
   run({}, (id, worker) => worker.quietSlit(id, view, loose, grainDeg));
+
+/** The best spots on a sheet for a patch, each as a picture of the patched face. */
+export const findSpots = (search: SpotSearch, options: JobOptions): Promise<FoundSpots> =>
+  run(options, (id, worker, onProgress) => worker.spots(id, search, onProgress));
 
 export const swatchTones = (pictureId: string): Promise<Tones> =>
   run({}, (id, worker) => worker.swatchTones(id, pictureId));

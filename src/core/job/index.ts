@@ -104,6 +104,7 @@ export {
 export { partsPlan, reachOf } from './apart';
 export { FACE_BACKS, type FaceBack } from './kinds/face';
 export { possibleMoves, reachedWords, type Move, type Moves, type Reached } from './moves';
+export { spotSearch, spotWords, type Spot, type SpotSearch } from './spot';
 export { floodRuns, HAND_TILT_DEG } from './flood';
 export {
   dutchmanOf,

@@ -46,6 +46,38 @@ export function closeViewOf(
   };
 }
 
+/**
+ * A part of the face turned so that its grain runs from left to right, as sheets are photographed.
+ *
+ * @param part in mm of the face
+ * @returns the view, and a map of places on the face into it, mm
+ */
+export function grainViewOf(
+  { plane, grainDeg }: Board,
+  pictureId: string,
+  part: Polygon,
+  mmPerPixel: number,
+): { view: FaceView; into: (p: Point) => Point } {
+  const box = boundingBox(part.map((p) => rotate(p, -grainDeg)));
+  const a = (grainDeg * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(a), Math.sin(a)];
+  const [x0, y0] = rotate([box.left, box.top], grainDeg);
+  const k = mmPerPixel;
+  return {
+    view: {
+      pictureId,
+      toSource: compose(plane.faceToPicture, [k * cos, -k * sin, x0, k * sin, k * cos, y0, 0, 0, 1]),
+      widthPx: Math.max(1, Math.round((box.right - box.left) / k)),
+      heightPx: Math.max(1, Math.round((box.bottom - box.top) / k)),
+      mmPerPixel,
+    },
+    into: (p) => {
+      const [x, y] = rotate(p, -grainDeg);
+      return [x - box.left, y - box.top];
+    },
+  };
+}
+
 /** The neighbourhood of an outline on its face, for a drawing that shows a place rather than the whole. */
 export function around(
   outline: Polygon,

@@ -5,7 +5,12 @@ const { floor, max, min } = Math;
 /** One number a pixel, in rows from the top left. */
 export type Plane = { data: Float32Array; width: number; height: number };
 /** Red, green and blue as planes of one size; lightness beside them. */
-export type Planes = { channels: readonly [Plane, Plane, Plane]; bright: Plane };
+export type Planes = {
+  channels: readonly [Plane, Plane, Plane];
+  bright: Plane;
+  /** 1 where the picture shows something, 0 beyond the edge of a face that was redrawn. */
+  shown: Plane;
+};
 
 const plane = (width: number, height: number): Plane => ({
   data: new Float32Array(width * height),
@@ -20,7 +25,9 @@ export function planesOf({ data, width, height }: Raster): Planes {
     g.data[i] = data[4 * i + 1] ?? 0;
     b.data[i] = data[4 * i + 2] ?? 0;
   }
-  return { channels: [r, g, b], bright: brightOf(r, g, b) };
+  const shown = plane(width, height);
+  for (let i = 0; i < width * height; i++) shown.data[i] = (data[4 * i + 3] ?? 0) / 255;
+  return { channels: [r, g, b], bright: brightOf(r, g, b), shown };
 }
 
 /** A plane made smaller by a factor of at least one: each of its pixels is the mean of what it covers. */
@@ -56,10 +63,15 @@ function covered(i: number, by: number, length: number, each: (k: number, share:
   for (let k = floor(from); k < to && k < length; k++) each(k, (min(to, k + 1) - max(from, k)) / (to - from));
 }
 
-export function shrinkAll({ channels: [r, g, b], bright }: Planes, by: number): Planes {
-  if (by === 1) return { channels: [r, g, b], bright };
+export function shrinkAll(planes: Planes, by: number): Planes {
+  if (by === 1) return planes;
+  const [r, g, b] = planes.channels;
   const [red, green, blue] = [shrink(r, by), shrink(g, by), shrink(b, by)];
-  return { channels: [red, green, blue], bright: brightOf(red, green, blue) };
+  return {
+    channels: [red, green, blue],
+    bright: brightOf(red, green, blue),
+    shown: shrink(planes.shown, by),
+  };
 }
 
 function brightOf(r: Plane, g: Plane, b: Plane): Plane {

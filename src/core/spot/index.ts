@@ -7,3 +7,4 @@ export {
   type PlaceResult,
 } from './place';
 export { laidOn, outlineOn, type Turn } from './coarse';
+export { patched } from './composite';

@@ -25,6 +25,7 @@ export type PlaceInput = {
     outline: Polygon;
     ringMm: number;
     /** Other damages. */ leaveOut?: readonly Polygon[];
+    /** The face itself, where the picture shows more. */ within?: Polygon;
   };
   /** The sheet to scale, what is left of it, and places on it that are not to be used; mm. */
   donor: { image: Raster; outline: Polygon; keepOut?: readonly Polygon[] };
@@ -74,6 +75,7 @@ export const placeSchema = Joi.object({
     outline: outline.required(),
     ringMm: Joi.number().min(0.5).max(200).required(),
     leaveOut: Joi.array().items(outline).max(200),
+    within: outline,
   }).required(),
   donor: Joi.object({
     image: image.required(),
@@ -196,10 +198,11 @@ export async function placePatch(input: PlaceInput, job: JobContext = {}): Promi
     const small = by === 1 ? target : shrinkAll(target, by);
     const mmPx = workMm * by;
     const ring = ringOf(
-      small.bright,
+      small,
       at(mmPx, patch),
       Math.max(1.5, input.target.ringMm / mmPx),
       (input.target.leaveOut ?? []).map((o) => at(mmPx, o)),
+      input.target.within && at(mmPx, input.target.within),
     );
     return { target: small, donor: by === 1 ? donor : shrinkAll(donor, by), ring, mmPx };
   };

@@ -9,9 +9,12 @@ import {
   type Polygon,
 } from '../geometry';
 import { memory, sourced } from '../sources';
-import type { Plane } from './gray';
+import type { Plane, Planes } from './gray';
 
 const { max, min, sqrt } = Math;
+
+/** A pixel half of which lies beyond the face's edge is no wood. */
+const WHOLLY_SHOWN = 0.98;
 
 /** How much a place on the ring counts, as an image of its own over the target. */
 export type Ring = {
@@ -110,12 +113,14 @@ function nearestSide(
  *
  * @param outlinePx, ringPx in pixels of this plane
  * @param leaveOut other damages, px
+ * @param within the face: what the picture shows beyond it is no wood
  */
 export function ringOf(
-  bright: Plane,
+  { bright, shown }: Pick<Planes, 'bright' | 'shown'>,
   outlinePx: Polygon,
   ringPx: number,
   leaveOut: readonly Polygon[] = [],
+  within?: Polygon,
 ): Ring {
   const { width, height } = bright;
   const weights: Plane = { data: new Float32Array(width * height), width, height };
@@ -125,6 +130,8 @@ export function ringOf(
   const rim = sidesOf(outlinePx);
   const nearest = { side: 0, distance: 0 };
   const inPatch = containment(outlinePx);
+  // The worn rim of the face is left out with what lies beyond it.
+  const onFace = within ? containment(offsetOutline(within, -rimPx)[0] ?? within) : undefined;
   const others = leaveOut.map((o) => containment(offsetOutline(o, rimPx)[0] ?? o));
   const near: { o: number; distance: number; angleDeg: number }[] = [];
   let reachPx = 0;
@@ -141,7 +148,9 @@ export function ringOf(
       const p: Point = [x + 0.5, y + 0.5];
       nearestSide(rim, p[0], p[1], nearest);
       const { distance, side } = nearest;
+      if ((shown.data[y * width + x] ?? 0) < WHOLLY_SHOWN) continue;
       if (distance < rimPx || distance > ringPx || inPatch(p[0], p[1])) continue;
+      if (onFace && !onFace(p[0], p[1])) continue;
       let other = false;
       for (const within of others) other ||= within(p[0], p[1]);
       if (other) continue;

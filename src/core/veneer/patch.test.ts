@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { areaOf, areaOfAll, intersectionOf, offsetOutline, type Point, type Polygon } from '../geometry';
+import { areaOf, areaOfAll, crossesItself, intersectionOf, offsetOutline, type Point, type Polygon } from '../geometry';
 import { patchOutline, squareSides, suggestShape, type PatchInput } from './patch';
 import { thicknessPlan } from './thickness';
 
@@ -65,6 +65,14 @@ test('common practice: at a corner it hangs over both edges by 6 mm, and nowhere
   expect(Math.min(...ys)).toBeCloseTo(-6, 6);
   expect(Math.max(...patch.recess.map((p) => p[0]))).toBeCloseTo(600, 3);
   expect(patchOutline(base).overhangSides).toEqual([]);
+});
+
+test('no corner of a patch stands twice in its outline, at a corner of the face either', () => {
+  for (const shape of ['lozenge', 'kite', 'boat', 'square'] as const)
+    for (const damage of [CORNER, INNER]) {
+      const { outline } = patchOutline({ ...base, damage, shape });
+      expect(crossesItself(outline)).toBe(false);
+    }
 });
 
 test('a lozenge leans the way that takes less wood', () => {

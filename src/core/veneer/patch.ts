@@ -63,7 +63,7 @@ function keepBelow(outline: Polygon, n: Point, limit: number): Polygon {
     const da = dot(a, n) - limit;
     const db = dot(b, n) - limit;
     const kept: Point[] = da <= 0 ? [a] : [];
-    if (da < 0 !== db < 0 && da !== db) {
+    if (da * db < 0) {
       const t = da / (da - db);
       kept.push([a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1])]);
     }

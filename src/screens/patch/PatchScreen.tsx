@@ -38,6 +38,7 @@ import { download, fileName } from '@/instruments';
 import { Tone, PhotoSwatch } from '../shared/Swatch';
 import { TrailList } from '../shared/Trail';
 import { KeepFigures } from '../shared/kept';
+import { SpotSection } from './SpotSection';
 import { SumsSection } from '../sums/SumsSection';
 import { useAct } from '../shared/useAct';
 import { usePdf } from '../shared/usePdf';
@@ -48,7 +49,7 @@ import { formatLength } from '@/core/units';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { useOldTones, useStockTones } from '../shared/useWorkshop';
-import { damageLabel, patchFor, surfaceRisk, surveyed, unitsOf } from '@/core/job';
+import { damageLabel, patchFor, spotWords, surfaceRisk, surveyed, unitsOf } from '@/core/job';
 import { attempt } from '@/core/check';
 
 const SLANT = { least: 15, most: 75 };
@@ -89,6 +90,11 @@ export function PatchScreen() {
   }
   const set = (patch: PatchChoice): Promise<boolean> =>
     change(damage, { patch: { ...damage.body.patch, ...patch } });
+  // A spot lies on the sheet it was found on.
+  const choose = (veneerId: string): void => {
+    const { spot: _spot, ...rest } = damage.body.patch;
+    void change(damage, { patch: { ...(veneerId === rest.veneerId ? damage.body.patch : rest), veneerId } });
+  };
   const result = attempt(() => patchFor(damage.body, survey.value, treated));
   const patch = result.ok ? result.value : undefined;
   const candidates = stock.records.flatMap((v): Candidate[] => {
@@ -133,6 +139,7 @@ export function PatchScreen() {
           chosen
             ? `Cut from: ${chosen.body.name}, ${length(chosen.body.thicknessMm)}.`
             : 'No veneer chosen yet.',
+          ...(damage.body.patch.spot ? [`${spotWords(damage.body.patch.spot, length)}.`] : []),
         ],
       }),
       unitsOf(shop),
@@ -236,7 +243,7 @@ export function PatchScreen() {
             help="Hold it against the old wood in the light the piece will stand in."
             options={byHand.map((v) => ({ value: v.id, label: v.body.name }))}
             value={chosen?.id}
-            onChange={(veneerId) => set({ veneerId })}
+            onChange={choose}
           />
         ) : null}
         {match && !match.ok ? <Notice kind="stop">{match.problem}</Notice> : null}
@@ -251,7 +258,7 @@ export function PatchScreen() {
                 difference={m.deltaE00}
                 detail={[m.thickness.advice, ...m.notes].join(' ')}
                 chosen={m.id === chosen?.id}
-                onChoose={() => set({ veneerId: m.id })}
+                onChoose={() => choose(m.id)}
               />
             ))}
             {match.value.excluded.map((e) => (
@@ -262,6 +269,16 @@ export function PatchScreen() {
           </View>
         ) : null}
       </Section>
+      {patch && chosen ? (
+        <SpotSection
+          key={chosen.id}
+          damage={damage}
+          face={face}
+          onFace={onFace}
+          patch={patch}
+          veneer={chosen}
+        />
+      ) : null}
       <Cautions
         ids={cautionsOf([method], {
           ...surfaceRisk(piece.body, face.body),

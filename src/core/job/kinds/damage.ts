@@ -43,6 +43,8 @@ export type PatchChoice = {
   marginMm?: number;
   overhangMm?: number;
   slantDeg?: number;
+  /** Where on the photo of the chosen veneer it is cut: middle of the patch, its turn, and whether from the other face. */
+  spot?: { xMm: number; yMm: number; degrees: number; flipped: boolean };
 };
 
 /** What a damage was before it grew. */
@@ -174,6 +176,12 @@ const chosen: Record<keyof Chosen, Joi.Schema> = {
     marginMm: millimetres(0, 20),
     overhangMm: millimetres(0, 30),
     slantDeg: Joi.number().min(15).max(75),
+    spot: Joi.object({
+      xMm: Joi.number().min(0).max(5000).required(),
+      yMm: Joi.number().min(0).max(5000).required(),
+      degrees: Joi.number().min(-180).max(180).required(),
+      flipped: Joi.boolean().required(),
+    }),
   }),
   figures: Joi.object()
     .pattern(/^[a-z]{2,12}\.[a-z]{2,20}$/i, [Joi.number().min(-1e5).max(1e5), Joi.string().max(40)])

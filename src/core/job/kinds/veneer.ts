@@ -8,6 +8,8 @@ export type Veneer = {
   alongMm: number;
   acrossMm: number;
   pictureId?: string;
+  /** How much of the sheet its photo shows from left to right, the grain running that way. mm */
+  photoWideMm?: number;
   note: string;
 };
 
@@ -19,5 +21,6 @@ export const veneerSchema: Joi.ObjectSchema<Veneer> = Joi.object({
   alongMm: millimetres(5, 5000).required(),
   acrossMm: millimetres(5, 5000).required(),
   pictureId: idSchema,
+  photoWideMm: millimetres(5, 5000),
   note: textSchema(2000).required(),
 });

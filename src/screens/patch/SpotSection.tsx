@@ -1,0 +1,151 @@
+import { useEffect, useMemo, useState } from 'react';
+import { Image, View } from 'react-native';
+import Svg, { Polygon } from 'react-native-svg';
+import { spotSearch, spotWords, surroundingsOf, type Spot } from '@/core/job';
+import { describeSource } from '@/core/sources';
+import { PLACE_SOURCE } from '@/core/spot';
+import { lengthBetween } from '@/core/units';
+import type { Patch } from '@/core/veneer';
+import type { Stored } from '@/records';
+import { Button, Chips, LengthField, LitCard, materials, Notice, Progress, Section, Text } from '@/ui';
+import { findSpots, type FoundSpots } from '@/worker';
+import { useChange } from '../shared/useChange';
+import { useLong } from '../shared/useLong';
+import { useUnits } from '../shared/useUnits';
+
+type Look = 'before' | 'asCut' | 'toned';
+
+/** The best spots on the photo of the chosen veneer, each shown on the face before anything is cut. */
+export function SpotSection({
+  damage,
+  face,
+  onFace,
+  patch,
+  veneer,
+}: {
+  damage: Stored<'damage'>;
+  face: Stored<'face'>;
+  onFace: readonly Stored<'damage'>[];
+  patch: Patch;
+  veneer: Stored<'veneer'>;
+}) {
+  const change = useChange();
+  const { unit, length } = useUnits();
+  const { going, cancel, begin } = useLong();
+  const [found, setFound] = useState<FoundSpots>();
+  const [look, setLook] = useState<Look>('toned');
+  const [seam, setSeam] = useState<'hidden' | 'shown'>('hidden');
+  const { pictureId, photoWideMm } = veneer.body;
+  const facePhoto = face.body.picture?.id;
+  const { spot } = damage.body.patch;
+  const others = onFace.filter((o) => o.id !== damage.id).map((o) => o.body);
+  const place = surroundingsOf(damage.body, face.body, others);
+  if (!pictureId || !facePhoto || !place.ok) return null;
+  const search = spotSearch(place.value, facePhoto, patch, { pictureId, wideMm: photoWideMm ?? 1 });
+  const take = ({ xMm, yMm, degrees, flipped }: Spot): void =>
+    void change(damage, { patch: { ...damage.body.patch, spot: { xMm, yMm, degrees, flipped } } });
+  return (
+    <Section title="The best spot on it" help={describeSource(PLACE_SOURCE)}>
+      <LengthField
+        label="The photo of the sheet shows, from left to right"
+        help="Photograph it square on, its grain running from left to right, with a rule along the lower edge."
+        valueMm={photoWideMm ?? 0}
+        unit={unit}
+        check={lengthBetween('What the photo shows', 5, 5000)}
+        onChange={(mm) => {
+          setFound(undefined);
+          void change(veneer, { photoWideMm: mm });
+        }}
+      />
+      {photoWideMm === undefined ? (
+        <Notice kind="rest">
+          Say how much of the sheet its photo shows; then spots can be compared to scale.
+        </Notice>
+      ) : going ? (
+        <Progress label={going.label} fraction={going.fraction} onCancel={cancel} />
+      ) : (
+        <Button
+          label={found ? 'Look again' : 'Find the best spot'}
+          onPress={() =>
+            begin('Comparing every place of the sheet', async (options) =>
+              setFound(await findSpots(search, options)),
+            )
+          }
+        />
+      )}
+      {spot ? <Text kind="strong">{`Taken: ${spotWords(spot, length)}.`}</Text> : null}
+      {found ? (
+        <>
+          <Chips
+            label="Look at it"
+            options={[
+              { value: 'before', label: 'Before' },
+              { value: 'asCut', label: 'As it is cut' },
+              { value: 'toned', label: 'Its colour brought near' },
+            ]}
+            value={look}
+            onChange={setLook}
+          />
+          <Chips
+            label="Seam"
+            options={[
+              { value: 'hidden', label: 'Not drawn' },
+              { value: 'shown', label: 'Drawn' },
+            ]}
+            value={seam}
+            onChange={setSeam}
+          />
+          {found.spots.map((s, i) => (
+            <LitCard
+              key={`${s.placement.xMm} ${s.placement.yMm}`}
+              eyebrow={`${Math.round(100 * (1 - s.placement.seamError))} of 100 alike`}
+              title={`Spot ${i + 1}`}
+            >
+              <Composite
+                blob={look === 'before' ? found.before : s[look]}
+                size={found}
+                outline={seam === 'shown' ? search.outline : undefined}
+                label={`The face with the patch from spot ${i + 1}, its grain from left to right`}
+              />
+              <Text>{`${spotWords(s.placement, length)}.`}</Text>
+              <Button label="Take this spot" name={`Take spot ${i + 1}`} onPress={() => take(s.placement)} />
+            </LitCard>
+          ))}
+        </>
+      ) : null}
+    </Section>
+  );
+}
+
+function Composite({
+  blob,
+  size,
+  outline,
+  label,
+}: {
+  blob: Blob;
+  size: { widthMm: number; heightMm: number };
+  outline: readonly (readonly [number, number])[] | undefined;
+  label: string;
+}) {
+  const url = useMemo(() => URL.createObjectURL(blob), [blob]);
+  useEffect(() => () => URL.revokeObjectURL(url), [url]);
+  const { widthMm, heightMm } = size;
+  return (
+    <View style={{ width: '100%', maxWidth: 420, aspectRatio: widthMm / heightMm }}>
+      <Image source={{ uri: url }} accessibilityLabel={label} style={{ width: '100%', height: '100%' }} />
+      {outline ? (
+        <View style={{ position: 'absolute', left: 0, right: 0, top: 0, bottom: 0 }}>
+          <Svg width="100%" height="100%" viewBox={`0 0 ${widthMm} ${heightMm}`}>
+            <Polygon
+              points={outline.map((p) => p.join(',')).join(' ')}
+              fill="none"
+              stroke={materials.lamp}
+              strokeWidth={widthMm / 160}
+            />
+          </Svg>
+        </View>
+      ) : null}
+    </View>
+  );
+}
