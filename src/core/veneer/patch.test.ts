@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { areaOf, areaOfAll, crossesItself, intersectionOf, offsetOutline, type Point, type Polygon } from '../geometry';
+import {
+  areaOf,
+  areaOfAll,
+  crossesItself,
+  intersectionOf,
+  offsetOutline,
+  type Point,
+  type Polygon,
+} from '../geometry';
 import { patchOutline, squareSides, suggestShape, type PatchInput } from './patch';
 import { thicknessPlan } from './thickness';
 
