@@ -2,6 +2,20 @@ import { compute, COMPUTATIONS } from './computations';
 import { DEFAULT_SHOP, newFace, newPiece } from './job';
 
 /** The names and least shapes that others may rely on. */
+const CARD = {
+  coherence: 0.8,
+  strength: 0.7,
+  contrast: 18,
+  pores: 'fine',
+  tones: { ground: [60, 14, 26], mid: [52, 15, 25], line: [42, 14, 20] },
+};
+/** A picture in which no place is like another. */
+const SPECKLED = {
+  width: 60,
+  height: 60,
+  data: Uint8ClampedArray.from({ length: 4 * 60 * 60 }, (_, i) => (i % 4 === 3 ? 255 : 60 + ((i * 7919 + ((i * i) % 977) * 31) % 140))), // prettier-ignore
+};
+
 const CASES: [string, unknown, unknown][] = [
   [
     'wood.moisture',
@@ -97,6 +111,46 @@ const CASES: [string, unknown, unknown][] = [
       likely: expect.arrayContaining([{ finish: 'shellac', chance: expect.any(Number) }]),
       sure: false,
       next: expect.any(String),
+    },
+  ],
+  [
+    'letin.banding',
+    { runsMm: [400, 300], closed: false, cornerDeg: 90, wideMm: 6, kerfMm: 1, stockMm: 900, spares: 0 },
+    expect.objectContaining({ mitreDeg: 45, stocks: 1 }),
+  ],
+  [
+    'letin.part',
+    { outline: [[0, 0], [80, 0], [80, 30], [0, 30]], grainDeg: 0, mirrored: true, thickMm: 18, kerfMm: 1, copies: 1, spares: 1, boardLongMm: 400, boardWideMm: 100 }, // prettier-ignore
+    expect.objectContaining({ perBoard: 8, boards: 1, areaMm2: expect.closeTo(2400, 6) }),
+  ],
+  [
+    'letin.pilot',
+    { screw: { gauge: 8 }, lengthMm: 25, throughMm: 3, boardMm: 30, specificGravity: 0.42 },
+    expect.objectContaining({ pilotMm: expect.closeTo(2.33, 2), deepMm: 22 }),
+  ],
+  [
+    'letin.drawer',
+    { openingWideMm: [400, 400], openingHighMm: [120, 120], drawerWideMm: [399.5, 398], drawerHighMm: [116, 116], wornMm: [0, 0], lengthMm: 350, growsMm: 2 }, // prettier-ignore
+    expect.objectContaining({ binds: ['wide at the front'] }),
+  ],
+  [
+    'veneer.match',
+    { target: CARD, stock: [{ ...CARD, id: 'a', thicknessMm: 0.6 }], thicknessMm: 0.9, school: 'clear' },
+    { ranked: [expect.objectContaining({ id: 'a', deltaE00: 0, shims: 2 })] },
+  ],
+  [
+    'veneer.place',
+    {
+      target: { image: SPECKLED, outline: [[20, 20], [40, 20], [40, 40], [20, 40]], ringMm: 8 },
+      donor: { image: SPECKLED, outline: [[0, 0], [60, 0], [60, 60], [0, 60]] },
+      mmPerPixel: 1,
+      grainToleranceDegrees: 0,
+      flips: false,
+      top: 1,
+    }, // prettier-ignore
+    {
+      placements: [{ xMm: expect.closeTo(30, 0), yMm: expect.closeTo(30, 0), degrees: 0, flipped: false, seamError: expect.closeTo(0, 2) }], // prettier-ignore
+      notes: [],
     },
   ],
   ['units.length', { text: `2' 3 5/8"` }, { mm: expect.closeTo(701.675, 6) }],

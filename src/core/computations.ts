@@ -28,6 +28,7 @@ import {
 } from './letin';
 import { placePatch, placeSchema } from './spot';
 import { camberOf, camberSchema } from './stack';
+import { rankStock, stockRankSchema } from './veneer';
 import { finishFromTests, finishTestSchema } from './finish';
 import { tapMap, tapMapSchema } from './tapping';
 import { rectify, rectifySchema } from './geometry';
@@ -77,6 +78,7 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['letin.strips', computation(stripsSchema, stripsPlan, 'letin.strips')],
   ['letin.banding', computation(bandingSchema, bandingPlan, 'letin.banding')],
   ['letin.part', computation(partSchema, partPlan, 'letin.part')],
+  ['veneer.match', computation(stockRankSchema, rankStock, 'veneer.match')],
   ['veneer.place', computation(placeSchema, placePatch, 'veneer.place')],
   ['letin.pilot', computation(pilotSchema, pilotPlan, 'letin.pilot')],
   ['letin.drawer', computation(drawerSchema, drawerPlan, 'letin.drawer')],

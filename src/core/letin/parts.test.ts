@@ -13,7 +13,7 @@ import {
 import { cutFrom } from './cutting';
 
 describe('a screw set anew', () => {
-  test.each(GAUGES)('gauge $gauge: shank by ASME B18.6.1, 0.060 in + 0.013 in a number', ({ gauge, shankIn, rootIn }) => {
+  test.each(GAUGES.rows)('gauge $gauge: shank by ASME B18.6.1, 0.060 in + 0.013 in a number', ({ gauge, shankIn, rootIn }) => {
     expect(shankIn).toBeCloseTo(0.06 + 0.013 * gauge, 3);
     expect(rootIn).toBeLessThan(shankIn);
   }); // prettier-ignore

@@ -29,22 +29,24 @@ export type PilotPlan = {
   words: string;
 };
 
-/**
- * Wood screws by gauge: shank and root of the thread, inches.
- *
- * @source ASME B18.6.1 (shank 0.060 + 0.013 × gauge); ANSI/AWC National Design Specification, Appendix L, table of standard wood
- *   screws; written down from memory
- */
-export const GAUGES: readonly { gauge: number; shankIn: number; rootIn: number }[] = [
-  { gauge: 6, shankIn: 0.138, rootIn: 0.113 },
-  { gauge: 7, shankIn: 0.151, rootIn: 0.122 },
-  { gauge: 8, shankIn: 0.164, rootIn: 0.131 },
-  { gauge: 9, shankIn: 0.177, rootIn: 0.142 },
-  { gauge: 10, shankIn: 0.19, rootIn: 0.152 },
-  { gauge: 12, shankIn: 0.216, rootIn: 0.171 },
-  { gauge: 14, shankIn: 0.242, rootIn: 0.196 },
-  { gauge: 16, shankIn: 0.268, rootIn: 0.209 },
-];
+/** Wood screws by gauge: shank and root of the thread, inches. */
+export const GAUGES: { rows: readonly { gauge: number; shankIn: number; rootIn: number }[]; source: Source } =
+  {
+    rows: [
+      { gauge: 6, shankIn: 0.138, rootIn: 0.113 },
+      { gauge: 7, shankIn: 0.151, rootIn: 0.122 },
+      { gauge: 8, shankIn: 0.164, rootIn: 0.131 },
+      { gauge: 9, shankIn: 0.177, rootIn: 0.142 },
+      { gauge: 10, shankIn: 0.19, rootIn: 0.152 },
+      { gauge: 12, shankIn: 0.216, rootIn: 0.171 },
+      { gauge: 14, shankIn: 0.242, rootIn: 0.196 },
+      { gauge: 16, shankIn: 0.268, rootIn: 0.209 },
+    ],
+    source: published(
+      'ASME B18.6.1 and ANSI/AWC National Design Specification, Appendix L',
+      'standard wood screws: shank 0.060 + 0.013 in by the number, and the root of the thread; written down from memory',
+    ),
+  };
 /** Smaller screws of hinges and locks have no row there: their root is taken in the same proportion. */
 const SHANK_IN = (gauge: number): number => 0.06 + 0.013 * gauge;
 const SMALL_ROOT_SHARE = sourced(
@@ -85,7 +87,7 @@ function threadOf(screw: PilotInput['screw']): { shankMm: number; rootMm: number
   if ('coreMm' in screw) return { shankMm: screw.coreMm / METRIC_ROOT_SHARE.value, rootMm: screw.coreMm };
   if ('diameterMm' in screw)
     return { shankMm: screw.diameterMm, rootMm: METRIC_ROOT_SHARE.value * screw.diameterMm };
-  const row = GAUGES.find((g) => g.gauge === screw.gauge);
+  const row = GAUGES.rows.find((g) => g.gauge === screw.gauge);
   const shankIn = row?.shankIn ?? SHANK_IN(screw.gauge);
   return {
     shankMm: MM_PER_IN * shankIn,

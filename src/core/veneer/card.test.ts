@@ -1,0 +1,112 @@
+import fc from 'fast-check';
+import { labFromRgb } from '../colour';
+import type { Point } from '../geometry';
+import type { Raster } from '../picture';
+import { rankStock, STOCK_WEIGHTS, woodCard, type StockCard, type WoodCard } from '.';
+
+const MM = 0.25;
+/** Stripes of two browns, their middles so far apart, running so many degrees clockwise. */
+function stripes(degrees: number, periodMm: number, dark = 0.5, size = 200): Raster {
+  const data = new Uint8ClampedArray(4 * size * size);
+  const a = (degrees * Math.PI) / 180;
+  for (let y = 0; y < size; y++)
+    for (let x = 0; x < size; x++) {
+      const across = (-(x + 0.5) * Math.sin(a) + (y + 0.5) * Math.cos(a)) * MM;
+      const wave = 0.5 + 0.5 * Math.cos((2 * Math.PI * across) / periodMm);
+      data.set([190 - 80 * dark * wave * 2, 150 - 70 * dark * wave * 2, 100 - 50 * dark * wave * 2, 255], 4 * (y * size + x)); // prettier-ignore
+    }
+  return { data, width: size, height: size };
+}
+
+test('generated stripes: their way within 1°, their distance within 5 %', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 179 }), fc.double({ min: 2, max: 9, noNaN: true }), (degrees, periodMm) => {
+      const card = woodCard(stripes(degrees, periodMm), MM);
+      const off = Math.abs(((card.grainDeg - degrees + 270) % 180) - 90);
+      expect(off).toBeLessThan(1);
+      expect(card.coherence).toBeGreaterThan(0.95);
+      expect(Math.abs((card.periodMm ?? 0) / periodMm - 1)).toBeLessThan(0.05);
+    }),
+    { numRuns: 25 },
+  ); // prettier-ignore
+});
+
+test('a known mixture of two tones: seven tenths light, three tenths dark', () => {
+  const size = 100;
+  const data = new Uint8ClampedArray(4 * size * size);
+  for (let y = 0; y < size; y++)
+    for (let x = 0; x < size; x++)
+      data.set(y % 10 < 7 ? [200, 160, 110, 255] : [110, 70, 40, 255], 4 * (y * size + x));
+  const { tones, contrast, shares, grainDeg } = woodCard({ data, width: size, height: size }, 0.5);
+  for (const [seen, rgb] of [
+    [tones.ground, [200, 160, 110]],
+    [tones.line, [110, 70, 40]],
+  ] as const)
+    // prettier-ignore
+    labFromRgb(rgb[0], rgb[1], rgb[2]).forEach((v, i) => expect(seen[i]).toBeCloseTo(v, 3));
+  expect(contrast).toBeCloseTo(labFromRgb(200, 160, 110)[0] - labFromRgb(110, 70, 40)[0], 3);
+  expect(shares.ground).toBeCloseTo(0.7, 2);
+  expect(shares.line).toBeCloseTo(0.3, 2);
+  expect(Math.min(grainDeg, 180 - grainDeg)).toBeLessThan(1);
+});
+
+test('only what is wood counts, dark specks are pores, and a picture too small is refused', () => {
+  const raster = stripes(0, 4);
+  const half: Point[] = [[0, 0], [50, 0], [50, 25], [0, 25]]; // prettier-ignore
+  for (let y = 100; y < 200; y++) for (let x = 0; x < 200; x++) raster.data.set([20, 20, 200, 255], 4 * (y * 200 + x)); // prettier-ignore
+  expect(woodCard(raster, MM, half).tones.mid[2]).toBeGreaterThan(0);
+  const flat = stripes(0, 4, 0);
+  expect(woodCard(flat, MM).pores).toBe('none');
+  for (let i = 0; i < 200 * 200; i += 9) flat.data.set([60, 40, 20, 255], 4 * i);
+  expect(woodCard(flat, MM).pores).toBe('coarse');
+  expect(() => woodCard(stripes(0, 4, 0.5, 10), MM)).toThrow('Take a closer one');
+});
+
+const TARGET: WoodCard = {
+  grainDeg: 0,
+  coherence: 0.8,
+  periodMm: 6,
+  strength: 0.7,
+  contrast: 18,
+  pores: 'fine',
+  tones: { ground: [60, 14, 26], mid: [52, 15, 25], line: [42, 14, 20] },
+  shares: { ground: 0.4, mid: 0.3, line: 0.3 },
+};
+const like = (id: string, over: Partial<StockCard> = {}): StockCard => ({ ...TARGET, id, thicknessMm: 0.9, ...over }); // prettier-ignore
+const moved = (by: number): WoodCard['tones'] => ({
+  ground: [TARGET.tones.ground[0] + by, 14, 26],
+  mid: [TARGET.tones.mid[0] + by, 15, 25],
+  line: [TARGET.tones.line[0] + by, 14, 20],
+});
+const rank = (stock: StockCard[], school: 'conserve' | 'clear' | 'paint' = 'clear') => rankStock({ target: TARGET, stock, thicknessMm: 0.9, school }).ranked; // prettier-ignore
+
+// Common practice, each pair alike but for one thing: the first is the better.
+test.each([
+  ['lighter before darker by as much', { tones: moved(8) }, { tones: moved(-8) }],
+  ['the right figure in a lighter tone before the right tone with no figure', { tones: moved(6) }, { contrast: 2, coherence: 0.2 }],
+  ['one sheet of paper before three', { thicknessMm: 0.75 }, { thicknessMm: 0.35 }],
+  ['pores like the old ones', {}, { pores: 'coarse' as const }],
+  ['stripes at the same distance', {}, { periodMm: 15 }],
+])('%s', (...[, better, worse]: [string, Partial<StockCard>, Partial<StockCard>]) => {
+  expect(rank([like('worse', worse), like('better', better)]).map((r) => r.id)).toEqual(['better', 'worse']);
+}); // prettier-ignore
+
+test('the same wood scores all points but for the shaving, parts add up, and what is too small scores none', () => {
+  const [same] = rank([like('same')]);
+  expect(same?.score).toBeGreaterThan(95);
+  expect(same?.deltaE00).toBe(0);
+  for (const weights of Object.values(STOCK_WEIGHTS))
+    expect(Object.values(weights).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
+  const small = rankStock({ target: { ...TARGET, alongMm: 200 }, stock: [like('small', { alongMm: 100 })], thicknessMm: 0.9, school: 'clear' }).ranked[0]; // prettier-ignore
+  expect(small).toMatchObject({ score: 0, parts: { fit: 0 } });
+  expect(() => rank([])).toThrow('nothing in the stock');
+});
+
+test('the conserve school asks for the cut, and paint asks for height before figure', () => {
+  const sawn = rankStock({ target: { ...TARGET, cut: 'sawn' }, stock: [like('knife', { cut: 'knife' }), like('sawn', { cut: 'sawn' })], thicknessMm: 0.9, school: 'conserve' }).ranked; // prettier-ignore
+  expect(sawn.map((r) => r.id)).toEqual(['sawn', 'knife']);
+  const thin = like('thin', { thicknessMm: 0.4 });
+  const plain = like('plain', { contrast: 0, coherence: 0.1 });
+  expect(rank([thin, plain], 'paint')[0]?.id).toBe('plain');
+  expect(rank([thin, plain], 'clear')[0]?.id).toBe('thin');
+});
