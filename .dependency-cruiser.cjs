@@ -90,7 +90,9 @@ module.exports = {
       name: 'tests-stay-tests',
       severity: 'error',
       from: { pathNot: '\\.(test|spec)\\.tsx?$|^(e2e|benchmarks)/' },
-      to: { path: '\\.test\\.tsx?$|node_modules/(@techstark|colorjs\\.io|fast-check|fraction\\.js)/' },
+      to: {
+        path: '\\.test\\.tsx?$|node_modules/(@techstark|colorjs\\.io|fast-check|fraction\\.js|dxf-parser)/',
+      },
     },
   ],
   options: {

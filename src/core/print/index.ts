@@ -11,6 +11,7 @@ export {
 } from './drawing';
 export { inLettersOf, missingWords, printable } from './letters';
 export { toSvg } from './svg';
+export { toDxf, type DxfLayer } from './dxf';
 export { pagesInUnits } from './pagesInUnits';
 export { patchSheet, type PatchSheetInput } from './patchSheet';
 export { setPages, type Block } from './textPages';

@@ -2,7 +2,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { G, Polygon as SvgPolygon } from 'react-native-svg';
 import { methodById } from '@/core/catalogue';
-import { pagesInUnits, patchSheet, toSvg } from '@/core/print';
+import { pagesInUnits, patchSheet, toDxf, toSvg } from '@/core/print';
 import { describeSource } from '@/core/sources';
 import {
   MATCH_SOURCE,
@@ -308,6 +308,23 @@ export function PatchScreen() {
                     ),
                   );
                 })
+              }
+            />
+            <Button
+              label="Save as DXF"
+              kind="quiet"
+              onPress={() =>
+                act(() =>
+                  download(
+                    toDxf([
+                      { name: 'patch', outlines: [patch.outline] },
+                      { name: 'recess', outlines: [patch.recess] },
+                      { name: 'damage', outlines: [survey.value.outline] },
+                    ]),
+                    `${name}.dxf`,
+                    'application/dxf',
+                  ),
+                )
               }
             />
           </View>

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { unitsOf } from '@/core/job';
-import { pagesInUnits, patchSheet, toSvg, type Page, type PatchSheetInput } from '@/core/print';
+import { pagesInUnits, patchSheet, toDxf, toSvg, type Page, type PatchSheetInput } from '@/core/print';
 import { download, fileName } from '@/instruments';
 import { useShop } from '@/records';
 import { Button } from '@/ui';
@@ -30,6 +30,23 @@ export function PrintOutline({ what, ...sheet }: Omit<PatchSheetInput, 'paper'> 
             download(toSvg(page), `${name}${all.length > 1 ? `-${i + 1}` : ''}.svg`, 'image/svg+xml'),
           );
         }}
+      />
+      <Button
+        label="As DXF"
+        name={`${what} as DXF`}
+        kind="quiet"
+        onPress={() =>
+          act(() =>
+            download(
+              toDxf([
+                { name: what, outlines: [sheet.patch.outline] },
+                { name: 'saw', outlines: [sheet.patch.recess] },
+              ]),
+              `${name}.dxf`,
+              'application/dxf',
+            ),
+          )
+        }
       />
     </View>
   );
