@@ -131,4 +131,6 @@ export const workerMock = {
   planMoves: (id: string, at: string) => planner.moves(id, at),
   planFront: () => planner.front(undefined),
   planDays: (at: string) => planner.days(at),
+  readWoodCard: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
+  findSpots: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
 };

@@ -6,6 +6,7 @@ import type { QuietSlit } from '@/core/glueup';
 import type { Deadline, FaceView, Moves, Plan, SpotSearch } from '@/core/job';
 import type { Manifest, Preview, TakeChoices, Taken } from '@/records/backup';
 import type { Room } from '@/records/room';
+import type { WoodCard } from '@/core/veneer';
 import { openLine, overLine, type Line } from './line';
 import type { BenchPlan } from './shelf';
 import type { FoundSpots, Outcome, Progress, ShopWorker, StoredPicture } from './shop.worker';
@@ -87,6 +88,10 @@ export const quietSlitInPhoto = (view: FaceView, loose: Polygon, grainDeg: numbe
 /** The best spots on a sheet for a patch, each as a picture of the patched face. */
 export const findSpots = (search: SpotSearch, options: JobOptions): Promise<FoundSpots> =>
   run(options, (id, worker, onProgress) => worker.spots(id, search, onProgress));
+
+/** The card of a surface. @param wideMm what its photo shows from left to right */
+export const readWoodCard = (pictureId: string, wideMm: number): Promise<WoodCard> =>
+  run({}, (id, worker) => worker.woodCard(id, pictureId, wideMm));
 
 export const swatchTones = (pictureId: string): Promise<Tones> =>
   run({}, (id, worker) => worker.swatchTones(id, pictureId));

@@ -8,6 +8,7 @@ import { quietSlit, type QuietSlit } from '@/core/glueup';
 import type { Deadline, FaceView, Moves, Plan, SpotSearch } from '@/core/job';
 import { inspectPicture, STORED_SIDE_PX, warp, type Raster } from '@/core/picture';
 import { patched, placePatch, type Placement } from '@/core/spot';
+import { woodCard, type WoodCard } from '@/core/veneer';
 import {
   previewBackup,
   readBackup,
@@ -277,6 +278,14 @@ const api = {
         heightMm: face.height * faceMm,
         spots,
       };
+    });
+  },
+
+  /** The card of a surface. @param wideMm what its photo shows from left to right */
+  woodCard(id: number, pictureId: string, wideMm: number): Promise<Outcome<WoodCard>> {
+    return job(id, undefined, async () => {
+      const picture = await photo(pictureId);
+      return woodCard(picture, wideMm / picture.width);
     });
   },
 

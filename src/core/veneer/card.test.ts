@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { labFromRgb } from '../colour';
 import type { Point } from '../geometry';
 import type { Raster } from '../picture';
-import { rankStock, STOCK_WEIGHTS, woodCard, type StockCard, type WoodCard } from '.';
+import { cardWords, rankStock, STOCK_WEIGHTS, woodCard, type StockCard, type WoodCard } from '.';
 
 const MM = 0.25;
 /** Stripes of two browns, their middles so far apart, running so many degrees clockwise. */
@@ -109,4 +109,15 @@ test('the conserve school asks for the cut, and paint asks for height before fig
   const plain = like('plain', { contrast: 0, coherence: 0.1 });
   expect(rank([thin, plain], 'paint')[0]?.id).toBe('plain');
   expect(rank([thin, plain], 'clear')[0]?.id).toBe('thin');
+});
+
+test('in words: straight stripes in level wood, and a burr', () => {
+  const length = (mm: number): string => `${mm.toFixed(0)} mm`;
+  expect(cardWords({ ...TARGET, grainDeg: 178 }, length)).toBe(
+    'Its grain runs one way, 2° off level in the photo, stripes 6 mm apart, strong lines, fine pores.',
+  );
+  const { periodMm: _none, ...burr } = TARGET;
+  expect(cardWords({ ...burr, coherence: 0.1, contrast: 4, pores: 'none' }, length)).toBe(
+    'Its grain runs all ways, as in a burr, hardly any lines, no pores to be seen.',
+  );
 });

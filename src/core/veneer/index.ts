@@ -4,3 +4,4 @@ export * from './patch';
 export * from './breakEven';
 export * from './card';
 export * from './rankStock';
+export * from './cardWords';

@@ -3,7 +3,8 @@ import useSWR from 'swr';
 import type { Tones } from '@/core/colour';
 import { surroundingsOf, viewOf, type Board, type FaceView, type Repair } from '@/core/job';
 import { useList, usePicture, type Stored } from '@/records';
-import { rectifyFace, swatchTones, tonesAroundDamage, tonesOfPlace } from '@/worker';
+import type { WoodCard } from '@/core/veneer';
+import { readWoodCard, rectifyFace, swatchTones, tonesAroundDamage, tonesOfPlace } from '@/worker';
 
 /** A picture as something an image can show; let go of when it is no longer shown. */
 export function usePictureUrl(id: string | undefined): string | undefined {
@@ -148,4 +149,14 @@ export function usePlaceTones(
     loading: isLoading,
     ...(error ? { problem: error.message } : {}),
   };
+}
+
+/** The card of a photographed sheet; nothing while it is read, or its scale is not known. */
+export function useWoodCard(pictureId: string | undefined, wideMm: number | undefined): WoodCard | undefined {
+  const { data } = useSWR<WoodCard, Error>(
+    pictureId && wideMm !== undefined ? ['wood card', pictureId, wideMm] : null,
+    () => readWoodCard(pictureId ?? '', wideMm ?? 1),
+    { shouldRetryOnError: false, revalidateOnFocus: false },
+  );
+  return data;
 }

@@ -14,7 +14,9 @@ import { WoodChips } from '../shared/WoodChips';
 import { useAct } from '../shared/useAct';
 import { useChange } from '../shared/useChange';
 import { useUnits } from '../shared/useUnits';
-import { useStockTones } from '../shared/useWorkshop';
+import { useStockTones, useWoodCard } from '../shared/useWorkshop';
+import { lengthBetween } from '@/core/units';
+import { cardWords } from '@/core/veneer';
 
 /** One veneer: its photo, thickness and size. */
 export function VeneerScreen() {
@@ -26,6 +28,7 @@ export function VeneerScreen() {
   const act = useAct();
   const say = useSay();
   const { unit, length } = useUnits();
+  const card = useWoodCard(record?.body.pictureId, record?.body.photoWideMm);
   if (!record) return <Missing what="This veneer" loading={loading} />;
   const { body } = record;
   const set = (patch: Partial<Veneer>): Promise<boolean> => change(record, patch);
@@ -119,6 +122,17 @@ export function VeneerScreen() {
         check={size('width')}
         onChange={(acrossMm) => set({ acrossMm })}
       />
+      {body.pictureId ? (
+        <LengthField
+          label="The photo shows, from left to right"
+          help="Square on, its grain running from left to right, with a rule along the lower edge. Then the best spot for a patch is found to scale."
+          valueMm={body.photoWideMm ?? 0}
+          unit={unit}
+          check={lengthBetween('What the photo shows', 5, 5000)}
+          onChange={(photoWideMm) => set({ photoWideMm })}
+        />
+      ) : null}
+      {card ? <Text>{cardWords(card, length)}</Text> : null}
       <TextField
         label="Note"
         help="Where it came from, how old it is."
