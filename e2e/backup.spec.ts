@@ -12,7 +12,7 @@ test('two devices: what each changed comes together, what both changed is chosen
   await bringDemo(page);
   await page.goto('/data');
   const first = await save(page, 'Save everything to a file');
-  await expect(page.getByText(/^Saved, and read back whole: 5 pieces, 10 photos/)).toBeVisible();
+  await expect(page.getByText(/^Saved, and read back whole: 6 pieces, 10 photos/)).toBeVisible();
 
   const desk = await browser.newContext({ ...(baseURL ? { baseURL } : {}) });
   const other = await desk.newPage();
@@ -22,7 +22,7 @@ test('two devices: what each changed comes together, what both changed is chosen
     other.getByText('It holds 6 pieces, 14 faces, 25 damages, 1 log entry, 7 veneers, 10 photos.'),
   ).toBeVisible();
   await other.getByRole('button', { name: 'Read it in' }).click();
-  await expect(other.getByText(/36 records and 10 photos were written/)).toBeVisible();
+  await expect(other.getByText(/54 records and 10 photos were written/)).toBeVisible();
 
   const rename = async (p: typeof page, box: string, text: string): Promise<void> => {
     await p.goto('/piece/lectern/about');
