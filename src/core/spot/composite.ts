@@ -1,22 +1,9 @@
 import { boundingBox, centroidOf, containment, type Polygon } from '../geometry';
 import type { Raster } from '../picture';
 import { laidOn, type Turn } from './coarse';
+import { between, planesOf } from './gray';
 
 const { floor, max, min } = Math;
-
-/** Bilinear; the rim goes on outside. */
-function colourAt({ data, width, height }: Raster, x: number, y: number, c: number): number {
-  const px = min(width - 1, max(0, x - 0.5));
-  const py = min(height - 1, max(0, y - 0.5));
-  const x0 = floor(px);
-  const y0 = floor(py);
-  const dx = x0 + 1 < width ? 4 : 0;
-  const dy = y0 + 1 < height ? 4 * width : 0;
-  const o = 4 * (y0 * width + x0) + c;
-  const top = (data[o] ?? 0) * (1 - px + x0) + (data[o + dx] ?? 0) * (px - x0);
-  const bottom = (data[o + dy] ?? 0) * (1 - px + x0) + (data[o + dy + dx] ?? 0) * (px - x0);
-  return top * (1 - py + y0) + bottom * (py - y0);
-}
 
 /** What lies beyond the face is left as paper. */
 const PAPER = [246, 241, 230, 255] as const;
@@ -49,6 +36,7 @@ export function patched(
   sheetMm: number,
   at: Turn & { xMm: number; yMm: number },
 ): { before: Raster; asCut: Raster; toned: Raster } {
+  const colours = planesOf(sheet).channels;
   const middle = centroidOf(outline);
   const box = boundingBox(outline);
   const inside = containment(outline);
@@ -83,7 +71,7 @@ export function patched(
       const [dx, dy] = laidOn([mx - middle[0], my - middle[1]], at);
       const sx = (at.xMm + dx) / sheetMm;
       const sy = (at.yMm + dy) / sheetMm;
-      for (let c = 0; c < 3; c++) asCut[o + c] = colourAt(sheet, sx, sy, c);
+      for (const [c, plane] of colours.entries()) asCut[o + c] = between(plane, sx, sy);
       add(patch, (c) => asCut[o + c] ?? 0);
       places.push(o);
     }
