@@ -89,17 +89,17 @@ export const placeSchema = Joi.object({
   top: Joi.number().integer().min(1).max(20).required(),
 });
 
+/** Bytes as they come from another room or door. */
+const isList = (value: unknown): value is ArrayLike<number> =>
+  Array.isArray(value) || (ArrayBuffer.isView(value) && !(value instanceof DataView));
+
 function assertImage(what: string, { width, height, data }: Raster): Raster {
   if (width * height > MOST_MEGAPIXELS * 1e6)
     throw new RangeError(
       `${what} has ${((width * height) / 1e6).toFixed(0)} megapixels; at most ${MOST_MEGAPIXELS} are searched. Make it smaller first; nothing is lost.`,
     );
-  const bytes =
-    data instanceof Uint8ClampedArray
-      ? data
-      : Array.isArray(data) || ArrayBuffer.isView(data)
-        ? Uint8ClampedArray.from(data as ArrayLike<number>)
-        : undefined;
+  const given: unknown = data;
+  const bytes = data instanceof Uint8ClampedArray ? data : isList(given) ? Uint8ClampedArray.from(given) : undefined; // prettier-ignore
   if (bytes?.length !== 4 * width * height)
     throw new RangeError(`${what} is no picture of ${width} × ${height} pixels with four bytes each.`);
   return { width, height, data: bytes };

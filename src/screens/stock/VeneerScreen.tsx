@@ -37,7 +37,9 @@ export function VeneerScreen() {
   const photo = (file: File): void =>
     act(async () => {
       const { jpeg, widthPx, heightPx } = await storePicture(file, file.name);
-      set({ pictureId: await createPicture({ name: file.name.slice(0, 200), jpeg, widthPx, heightPx }) });
+      const pictureId = await createPicture({ name: file.name.slice(0, 200), jpeg, widthPx, heightPx });
+      // Another photo shows another length of the sheet.
+      set({ pictureId, photoWideMm: undefined });
     });
   const remove = (): void =>
     act(async () => {
