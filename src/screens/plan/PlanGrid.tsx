@@ -63,13 +63,14 @@ export function PlanGrid({
             </View>
             <View style={styles.row}>
               {row.cells.map((cell) => (
-                <Cell
-                  key={cell.phase}
-                  cell={cell}
-                  name={row.name}
-                  lit={picked?.phase === cell.phase && picked.face === (row.faceId ?? 'whole')}
-                  onPress={() => onPick(row.faceId, cell.phase)}
-                />
+                <View key={cell.phase} role="cell">
+                  <Cell
+                    cell={cell}
+                    name={row.name}
+                    lit={picked?.phase === cell.phase && picked.face === (row.faceId ?? 'whole')}
+                    onPress={() => onPick(row.faceId, cell.phase)}
+                  />
+                </View>
               ))}
             </View>
           </View>
