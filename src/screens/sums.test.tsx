@@ -99,10 +99,10 @@ test('a banding round corners: mitres and lengths; words that are no lengths are
   const { damage } = await boxWith({ kind: 'missingVeneer', method: 'edgeStrip', outline: IN_THE_MIDDLE });
   await openPage(<PatchScreen />, { id: damage }, 'A banding or stringing round corners');
   await press('A banding or stringing round corners');
-  await type('Runs from corner to corner, one after the other', '400 300 400 300');
+  await type('Runs from corner to corner, one after the other', '400, 300, 400, 300');
   await press('Yes, it is a frame');
   expect(screen.getAllByText('388 mm inside')).toHaveLength(2);
-  await type('Runs from corner to corner, one after the other', '8 300');
+  await type('Runs from corner to corner, one after the other', '8, 300');
   expect(screen.getByText(/eaten up by its mitres/)).toBeOnTheScreen();
 });
 

@@ -58,13 +58,15 @@ export async function coarse(input: CoarseInput, job: JobContext = {}): Promise<
   forward(plain, plainSpectrum);
   forward(square, squareSpectrum);
   const side = 2 * pad + 1;
+  // Brightness times weight: between pixels the two are read apart, so that the hole never mixes in.
+  const weighted = { ...target, data: target.data.map((v, i) => v * (ring.weights.data[i] ?? 0)) };
   const [kernel, kernelSpectrum]: [Field, Field] = [new Float64Array(size), new Float64Array(size)];
   // What was transformed is not needed any more.
   const [sums, squares] = [plain, square];
   const best: Found[] = [];
   for (const [n, turn] of turns.entries()) {
     await breathe(job, n / turns.length);
-    const { total, spread } = template(kernel, width, side, pad, target, ring, turn);
+    const { total, spread } = template(kernel, width, side, pad, weighted, ring, turn);
     if (spread <= 0) continue;
     forward(kernel, kernelSpectrum, side);
     product(plainSpectrum, kernelSpectrum, work);
@@ -104,14 +106,13 @@ function template(
   width: number,
   side: number,
   pad: number,
-  target: Plane,
+  weighted: Plane,
   ring: Ring,
   turn: Turn,
 ): { total: number; spread: number } {
   kernel.fill(0);
   const a = (turn.degrees * Math.PI) / 180;
   const [cos, sin] = [Math.cos(a), Math.sin(a)];
-  const weighted: Plane = weightedOf(target, ring);
   let [total, sum, square] = [0, 0, 0];
   const values = new Float64Array(side * side);
   for (let v = 0; v < side; v++)
@@ -121,7 +122,7 @@ function template(
       const back = dx * cos + dy * sin;
       const x = ring.middle[0] + (turn.flipped ? -back : back);
       const y = ring.middle[1] - dx * sin + dy * cos;
-      if (x < 0 || y < 0 || x > target.width || y > target.height) continue;
+      if (x < 0 || y < 0 || x > weighted.width || y > weighted.height) continue;
       const w = between(ring.weights, x, y);
       if (w < 1e-3) continue;
       const value = between(weighted, x, y) / w;
@@ -138,17 +139,6 @@ function template(
       kernel[o + 1] = (kernel[o] ?? 0) * ((values[v * side + u] ?? 0) - mean);
     }
   return { total, spread: square - total * mean * mean };
-}
-
-const weightedPlanes = new WeakMap<Ring, Plane>();
-/** Brightness times weight: between pixels the two are read apart, so that the hole never mixes in. */
-function weightedOf(target: Plane, ring: Ring): Plane {
-  const known = weightedPlanes.get(ring);
-  if (known) return known;
-  const data = target.data.map((v, i) => v * (ring.weights.data[i] ?? 0));
-  const made = { ...target, data };
-  weightedPlanes.set(ring, made);
-  return made;
 }
 
 /** F(I) · conj F(K), whose inverse is the correlation with the real part and, negated, with the imaginary part of K. */

@@ -1,5 +1,4 @@
-import type { Point } from '../geometry';
-import { laidOn, type Found } from './coarse';
+import type { Found } from './coarse';
 import { between, type Planes } from './gray';
 import type { Ring } from './ring';
 
@@ -123,9 +122,3 @@ export function climb(
 const MOVES: readonly (readonly [number, number, number])[] = [
   [1, 0, 0], [-1, 0, 0], [0, 1, 0], [0, -1, 0], [1, 1, 0], [-1, -1, 0], [1, -1, 0], [-1, 1, 0], [0, 0, 1], [0, 0, -1],
 ]; // prettier-ignore
-
-/** Where a place of the target's picture comes to lie on the donor. */
-export const placedAt = (p: Point, middle: Point, at: Found): Point => {
-  const [dx, dy] = laidOn([p[0] - middle[0], p[1] - middle[1]], at);
-  return [at.x + dx, at.y + dy];
-};

@@ -1,4 +1,5 @@
 export * from './length';
 export * from './quantity';
 export { fieldScale, inUnits, type FieldScale, type ShopUnits } from './inUnits';
+export { lengthsIn } from './lengthsIn';
 export { lengthBetween } from './lengthBetween';

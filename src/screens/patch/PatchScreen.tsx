@@ -88,12 +88,11 @@ export function PatchScreen() {
       </Page>
     );
   }
+  // A spot was found for one outline on one sheet.
   const set = (patch: PatchChoice): Promise<boolean> =>
-    change(damage, { patch: { ...damage.body.patch, ...patch } });
-  // A spot lies on the sheet it was found on.
+    change(damage, { patch: { ...damage.body.patch, spot: undefined, ...patch } });
   const choose = (veneerId: string): void => {
-    const { spot: _spot, ...rest } = damage.body.patch;
-    void change(damage, { patch: { ...(veneerId === rest.veneerId ? damage.body.patch : rest), veneerId } });
+    if (veneerId !== damage.body.patch.veneerId) void set({ veneerId });
   };
   const result = attempt(() => patchFor(damage.body, survey.value, treated));
   const patch = result.ok ? result.value : undefined;

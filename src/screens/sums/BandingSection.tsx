@@ -3,7 +3,7 @@ import { attempt } from '@/core/check';
 import type { SumStarts } from '@/core/job';
 import { BANDING_SOURCE, bandingPlan } from '@/core/letin';
 import { describeSource } from '@/core/sources';
-import { parseLength } from '@/core/units';
+import { lengthsIn } from '@/core/units';
 import { Beside, Chips, Figure, Fold, Notice, Row, Stepper, Text, TextField } from '@/ui';
 import { useKeptChoice, useKeptLength, useKeptNumber, useKeptText } from '../shared/kept';
 import { BandingDrawing } from './drawings';
@@ -13,7 +13,7 @@ import { Figures } from '../special/parts';
 /** A banding round corners: mitres, lengths, where its pattern is cut, and how many lengths of stock. */
 export function BandingSection({ starts }: { starts: SumStarts }) {
   const { length, unit } = useUnits();
-  const [runs, setRuns] = useKeptText('banding.runs', String(length(starts.jointMm)).replace(/[^\d./]/g, ''));
+  const [runs, setRuns] = useKeptText('banding.runs', length(starts.jointMm));
   const [closed, setClosed] = useKeptChoice('banding.closed', 'no', ['no', 'yes']);
   const [corner, setCorner] = useKeptNumber('banding.corner', 90);
   const [wide, wideField] = useKeptLength('banding.wide', starts.banding.wideMm);
@@ -23,10 +23,7 @@ export function BandingSection({ starts }: { starts: SumStarts }) {
   const [spares, setSpares] = useKeptNumber('banding.spares', starts.banding.spares);
   const result = attempt(() =>
     bandingPlan({
-      runsMm: runs
-        .trim()
-        .split(/[\s;]+/)
-        .map((t) => parseLength(t, unit)),
+      runsMm: lengthsIn(runs, unit),
       closed: closed === 'yes',
       cornerDeg: corner,
       wideMm: wide,
@@ -40,7 +37,7 @@ export function BandingSection({ starts }: { starts: SumStarts }) {
     <Fold title="A banding or stringing round corners">
       <TextField
         label="Runs from corner to corner, one after the other"
-        help={`Outer edges, in ${unit === 'mm' ? 'mm' : 'inches'}, with spaces between`}
+        help="Along the outer edge, with commas between."
         value={runs}
         most={200}
         onChange={setRuns}
