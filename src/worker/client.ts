@@ -9,7 +9,8 @@ import type { Room } from '@/records/room';
 import type { WoodCard } from '@/core/veneer';
 import { openLine, overLine, type Line } from './line';
 import type { BenchPlan } from './shelf';
-import type { FoundSpots, Outcome, Progress, ShopWorker, StoredPicture } from './shop.worker';
+import type { FoundSpots } from './spots';
+import type { Outcome, Progress, ShopWorker, StoredPicture } from './shop.worker';
 
 export type JobOptions = { signal?: AbortSignal; onProgress?: Progress };
 

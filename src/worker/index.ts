@@ -1,4 +1,4 @@
 export * from './client';
-export type { FoundSpots } from './shop.worker';
+export type { FoundSpots } from './spots';
 export type { BenchPlan, PieceTask } from './shelf';
 export type { Room } from '@/records/room';

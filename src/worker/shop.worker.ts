@@ -7,7 +7,6 @@ import type { Polygon } from '@/core/geometry';
 import { quietSlit, type QuietSlit } from '@/core/glueup';
 import type { Deadline, FaceView, Moves, Plan, SpotSearch } from '@/core/job';
 import { inspectPicture, STORED_SIDE_PX, warp, type Raster } from '@/core/picture';
-import { patched, placePatch, type Placement } from '@/core/spot';
 import { woodCard, type WoodCard } from '@/core/veneer';
 import {
   previewBackup,
@@ -29,6 +28,7 @@ import { keepFront, loadFront } from '@/records/frontStore';
 import type { Picture } from '@/records/types';
 import { createPlanner } from './planning';
 import type { BenchPlan } from './shelf';
+import { spotsOf, type FoundSpots } from './spots';
 
 export type StoredPicture = { jpeg: string; widthPx: number; heightPx: number };
 export type Progress = (fraction: number) => void;
@@ -249,36 +249,7 @@ const api = {
 
   /** The best spots on a sheet for a patch, each as a picture of the patched face. */
   spots(id: number, search: SpotSearch, onProgress?: Progress): Promise<Outcome<FoundSpots>> {
-    return job(id, onProgress, async (context) => {
-      const { outline, leaveOut, face: within, ringMm, grainToleranceDegrees, top } = search;
-      const face = await redraw(search.view);
-      const sheet = await photo(search.sheet.pictureId);
-      const [faceMm, sheetMm] = [search.view.mmPerPixel, search.sheet.wideMm / sheet.width];
-      const [w, h] = [search.sheet.wideMm, sheet.height * sheetMm];
-      const input = {
-        target: { image: face, outline, ringMm, leaveOut, within },
-        donor: { image: sheet, outline: [[0, 0], [w, 0], [w, h], [0, h]] as Polygon },
-        mmPerPixel: faceMm,
-        donorMmPerPixel: sheetMm,
-        grainToleranceDegrees,
-        flips: true,
-        top,
-      }; // prettier-ignore
-      const { placements } = await placePatch(input, context);
-      const spots: FoundSpots['spots'] = [];
-      let before = face;
-      for (const placement of placements) {
-        const seen = patched(face, faceMm, outline, within, ringMm, sheet, sheetMm, placement);
-        ({ before } = seen);
-        spots.push({ placement, asCut: await jpegOf(seen.asCut, 0.9), toned: await jpegOf(seen.toned, 0.9) });
-      }
-      return {
-        before: await jpegOf(before, 0.9),
-        widthMm: face.width * faceMm,
-        heightMm: face.height * faceMm,
-        spots,
-      };
-    });
+    return job(id, onProgress, (context) => spotsOf(search, { redraw, photo, jpegOf }, context));
   },
 
   /** The card of a surface. @param wideMm what its photo shows from left to right */
@@ -398,14 +369,6 @@ const api = {
       return bars;
     });
   },
-};
-
-/** Pictures are as large as the view that was searched. */
-export type FoundSpots = {
-  before: Blob;
-  widthMm: number;
-  heightMm: number;
-  spots: { placement: Placement; asCut: Blob; toned: Blob }[];
 };
 
 export type ShopWorker = typeof api;

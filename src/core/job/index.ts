@@ -104,17 +104,7 @@ export {
 export { partsPlan, reachOf } from './apart';
 export { FACE_BACKS, type FaceBack } from './kinds/face';
 export { possibleMoves, reachedWords, type Move, type Moves, type Reached } from './moves';
+export { sumStarts, type SumStarts } from './sumStarts';
 export { spotSearch, spotWords, type Spot, type SpotSearch } from './spot';
 export { floodRuns, HAND_TILT_DEG } from './flood';
-export {
-  dutchmanOf,
-  fillOf,
-  FILLERS_SOURCE,
-  partOf,
-  sliverOf,
-  sumsOf,
-  sumStarts,
-  type FillSum,
-  type Sum,
-  type SumStarts,
-} from './sums';
+export { dutchmanOf, fillOf, FILLERS_SOURCE, partOf, sliverOf, sumsOf, type FillSum, type Sum } from './sums';
