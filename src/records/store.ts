@@ -2,7 +2,7 @@ import type { AsyncStorage } from '@react-native-async-storage/async-storage';
 import { stamped } from './edits';
 import { ConflictError, NewerError, StoreError } from './errors';
 import { picturesOf } from './links';
-import { readText } from './migrate';
+import { readText, type ReadResult } from './migrate';
 import { BODY_SCHEMAS, KINDS, SHAPE_VERSION } from './schemas';
 import type { AnyStored, Bodies, Edits, Kind, Stored } from './types';
 
@@ -108,25 +108,36 @@ export function createStore(
     return guard(() => load(kinds));
   }
 
+  /** What lay in the store and was found whole, beside the record it gave: the same text is not checked twice. */
+  const known = new Map<Kind, ReadonlyMap<string, { text: string; record: AnyStored }>>();
+
   async function load(kinds: readonly Kind[]): Promise<LoadedAll> {
     const keys = (await storage.getAllKeys()).filter((k) => kinds.some((kind) => k.startsWith(`${kind}/`)));
     const texts = await storage.getMany(keys);
     const records: AnyStored[] = [];
     const bad: { key: string; text: string; reason: string }[] = [];
     const unreadable: LoadedAll['unreadable'] = {};
+    const whole = new Map(
+      kinds.map((kind) => [kind, new Map<string, { text: string; record: AnyStored }>()]),
+    );
     for (const key of keys) {
       const text = texts[key];
       if (text === null || text === undefined) continue;
-      const result = readText(text);
-      if (result.ok && keyOf(result.record.kind, result.record.id) === key) records.push(result.record);
-      else {
-        const kind = kinds.find((k) => key.startsWith(`${k}/`));
+      const kind = kinds.find((k) => key.startsWith(`${k}/`));
+      const before = kind && known.get(kind)?.get(key);
+      const result: ReadResult = before?.text === text ? { ok: true, record: before.record } : readText(text);
+      if (result.ok && keyOf(result.record.kind, result.record.id) === key) {
+        records.push(result.record);
+        // Pictures are large, and are seldom listed.
+        if (kind && kind !== 'picture') whole.get(kind)?.set(key, { text, record: result.record });
+      } else {
         if (kind) unreadable[kind] = (unreadable[kind] ?? 0) + 1;
         const reason = result.ok ? 'It lies under a name that is not its own.' : result.reason;
         if (result.ok || !result.newer) bad.push({ key, text, reason });
         else meetNewer();
       }
     }
+    whole.forEach((found, kind) => known.set(kind, found));
     // Where there is no room for the copies they stay where they are, and hide nothing else.
     await setAside(bad).catch(() => undefined);
     return { records, unreadable };

@@ -9,7 +9,33 @@ type PageName = {
 }[keyof Workshop];
 
 /** Loads the workshop before it is asked for; that it cannot be is told when it is. */
-export const loadEarly = (): void => void import('./workshop').catch(() => undefined);
+export const loadEarly = (): void => void import('./workshop').then(warm, () => undefined);
+
+let warming = false;
+
+/**
+ * Runs the code of the pages one after another whenever the browser has nothing else to do. A part of the app is run when it is first
+ * asked for, and that is most of what the first opening of a page costs: done before, the page has only to draw itself.
+ */
+function warm(loaded: Workshop): void {
+  if (warming) return;
+  warming = true;
+  const names = Object.keys(loaded);
+  const next = (): void => {
+    const name = names.pop();
+    if (name === undefined) return;
+    Reflect.get(loaded, name);
+    whenIdle(next);
+  };
+  whenIdle(next);
+}
+
+const QUIET_MS = 200;
+
+const whenIdle = (work: () => void): void => {
+  if (typeof requestIdleCallback === 'function') requestIdleCallback(work);
+  else setTimeout(work, QUIET_MS);
+};
 
 const RELOADED = 'rustic-lantern.reloaded';
 
@@ -23,6 +49,7 @@ export async function loadWorkshop(): Promise<Workshop> {
   try {
     const loaded = await import('./workshop');
     sessionStorage.removeItem(RELOADED);
+    warm(loaded);
     return loaded;
   } catch {
     if (navigator.onLine && sessionStorage.getItem(RELOADED) === null) {
