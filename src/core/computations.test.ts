@@ -28,6 +28,51 @@ const CASES: [string, unknown, unknown][] = [
     { deltaE00: expect.closeTo(2.0425, 4) },
   ],
   [
+    'colour.mix',
+    {
+      target: [60, 10, 28],
+      colourants: [
+        { id: 'straw', lab: [60, 10, 28] },
+        { id: 'umber', lab: [30, 8, 12] },
+      ],
+      mostColourants: 2,
+      mostParts: 4,
+    },
+    {
+      recipes: expect.arrayContaining([
+        {
+          parts: [{ id: 'straw', parts: 1 }],
+          lab: [expect.closeTo(60, 1), expect.closeTo(10, 1), expect.closeTo(28, 1)],
+          deltaE00: expect.closeTo(0, 1),
+        },
+      ]),
+      notes: [],
+    },
+  ],
+  [
+    'colour.layers',
+    {
+      start: [75, 7, 24],
+      goal: [75, 7, 24],
+      layers: [{ id: 'dye', kind: 'dye', lab: [60, 12, 30], strength: 1 }],
+      mostCoats: 3,
+    },
+    {
+      steps: [],
+      final: [expect.closeTo(75, 1), expect.closeTo(7, 1), expect.closeTo(24, 1)],
+      deltaE00: expect.closeTo(0, 1),
+      notes: [],
+    },
+  ],
+  [
+    'colour.fit',
+    { products: [{ id: 'dye', kind: 'dye', lab: [60, 12, 30], strength: 1 }], boards: [] },
+    expect.objectContaining({
+      products: [expect.objectContaining({ id: 'dye', gain: [0, 0, 0], boards: 0 })],
+      doubtful: [],
+    }),
+  ],
+  [
     'wood.movement',
     {
       species: 'walnut',
@@ -284,6 +329,17 @@ test.each<[string, unknown, string]>([
   ['wood.moisture', { temperatureC: 21, relativeHumidity: 0.5, extra: 1 }, '"extra" is not allowed'],
   ['wood.moisture', null, 'must be of type object'],
   ['colour.difference', { a: [50, 0], b: [50, 0, 0] }, '"a"'],
+  ['colour.mix', { target: [50, 0, 0], colourants: [], mostColourants: 0, mostParts: 6 }, '"mostColourants"'],
+  [
+    'colour.layers',
+    { start: [50, 0, 0], goal: [40, 0, 0], layers: [], mostCoats: 1000 },
+    '"mostCoats" must be less than or equal to 12',
+  ],
+  [
+    'colour.layers',
+    { start: [50, 0, 0], goal: [40, 0, 0], layers: [], mostCoats: -1 },
+    '"mostCoats" must be greater than or equal to 0',
+  ],
   ['geometry.rectify', { image: [], world: [], points: [] }, '"image" must contain at least 4 items'],
   ['units.length', { text: 'x'.repeat(201) }, 'less than or equal to 200'],
   [

@@ -26,6 +26,7 @@ import {
   stripsPlan,
   stripsSchema,
 } from './letin';
+import { coatsSchema, fitBoards, fitSchema, layColour, mixColour, mixSchema } from './pigment';
 import { placePatch, placeSchema } from './spot';
 import { camberOf, camberSchema } from './stack';
 import { rankStock, stockRankSchema } from './veneer';
@@ -66,6 +67,9 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ],
   ['wood.movement', computation(movementSchema, woodMovement, 'wood.movement')],
   ['colour.difference', computation(differenceSchema, colourDifference, 'colour.difference')],
+  ['colour.mix', computation(mixSchema, mixColour, 'colour.mix')],
+  ['colour.layers', computation(coatsSchema, layColour, 'colour.layers')],
+  ['colour.fit', computation(fitSchema, fitBoards, 'colour.fit')],
   ['geometry.rectify', computation(rectifySchema, rectify, 'geometry.rectify')],
   ['damage.tapmap', computation(tapMapSchema, tapMap, 'damage.tapmap')],
   ['press.field', computation(fieldSchema, pressField, 'press.field')],

@@ -1,7 +1,8 @@
 import Joi from 'joi';
 import { deltaE00, type Lab } from './lab';
 
-const lab = Joi.array()
+/** A colour as CIE L*a*b* under D65. */
+export const labSchema = Joi.array()
   .ordered(
     Joi.number().min(0).max(100).required(),
     Joi.number().min(-200).max(200).required(),
@@ -10,7 +11,7 @@ const lab = Joi.array()
   .length(3);
 
 /** Input of `colour.difference`: two colours as CIE L*a*b*. */
-export const differenceSchema = Joi.object({ a: lab.required(), b: lab.required() });
+export const differenceSchema = Joi.object({ a: labSchema.required(), b: labSchema.required() });
 
 /** Registry `colour.difference`. */
 export const colourDifference = ({ a, b }: { a: Lab; b: Lab }): { deltaE00: number } => ({

@@ -1,5 +1,5 @@
 export * from './lab';
-export { colourDifference, differenceSchema } from './difference';
+export { colourDifference, differenceSchema, labSchema } from './difference';
 export {
   tonesAround,
   tonesOf,

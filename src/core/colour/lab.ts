@@ -31,10 +31,17 @@ export function labFromRgb(red: number, green: number, blue: number): Lab {
   return [c.l, c.a, c.b];
 }
 
-export function linearFromLab(lab: Lab): Linear {
+/** Below 0 or above 1 where no screen shows the colour. */
+export function linearOf(lab: Lab): Linear {
   const c = toLinear(asColour(lab));
+  return [c.r, c.g, c.b];
+}
+
+/** As `linearOf`, never quite dark and never brighter than white, so that one can be divided by another. */
+export function linearFromLab(lab: Lab): Linear {
   const clip = (v: number): number => Math.min(1, Math.max(0.002, v));
-  return [clip(c.r), clip(c.g), clip(c.b)];
+  const [r, g, b] = linearOf(lab);
+  return [clip(r), clip(g), clip(b)];
 }
 
 export function labFromLinear([r, g, b]: Linear): Lab {
