@@ -4,6 +4,7 @@ import jpeg from 'jpeg-js';
 import type { DamageKind } from '../src/core/damage';
 import { contains, homographyFrom, project, type Point, type Polygon } from '../src/core/geometry';
 import type { Raster } from '../src/core/picture';
+import { starterColours } from '../src/core/shelf';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece, SHOP_ID } from '../src/records/defaults';
 import { SHAPE_VERSION } from '../src/records/schemas';
 import type { AnyStored, Bodies, Damage, Face, Kind, Part } from '../src/records/types';
@@ -146,6 +147,10 @@ const SHEETS: {
     note: 'For the donor place, where nobody looks.',
   },
 ];
+
+/** Id under which a colour of the starter shelf stands in the demo. */
+const colourNamed = (name: string): string =>
+  `colour-${starterColours().findIndex((c) => c.name === name) + 1}`;
 
 /** Where the cabinet's side was tapped, mm. */
 const TAPS: Point[] = [[120, 90], [260, 180], [400, 90], [400, 270], [120, 270], [470, 60], [505, 185], [480, 185], [508, 140], [508, 230], [490, 250], [490, 120], [512, 110], [512, 262], [498, 210], [470, 150]]; // prettier-ignore
@@ -393,5 +398,19 @@ export async function readingRoom(): Promise<AnyStored[]> {
         pictureId: `${id}-photo`,
       }),
     ]),
+    ...starterColours().map((colour, i) => stored('colour', `colour-${i + 1}`, colour)),
+    stored('board', 'board-1', {
+      name: 'Board for the lectern',
+      wood: 'Burr walnut',
+      grit: 180,
+      ground: [58, 9, 20],
+      coats: [
+        { colourId: colourNamed('Golden brown dye'), coats: 1 },
+        { colourId: colourNamed('Blond shellac'), coats: 2 },
+      ],
+      measured: [42.5, 12.5, 26],
+      doneAt: '2026-03-01T16:00:00',
+      note: 'Dye thinned by half more than the tin says.',
+    }),
   ];
 }

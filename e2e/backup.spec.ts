@@ -19,10 +19,12 @@ test('two devices: what each changed comes together, what both changed is chosen
   await other.goto('/data');
   await pick(other, 'Read in a file', first);
   await expect(
-    other.getByText('It holds 6 pieces, 14 faces, 25 damages, 1 log entry, 7 veneers, 10 photos.'),
+    other.getByText(
+      'It holds 6 pieces, 14 faces, 25 damages, 1 log entry, 7 veneers, 24 colours, 1 test board, 10 photos.',
+    ),
   ).toBeVisible();
   await other.getByRole('button', { name: 'Read it in' }).click();
-  await expect(other.getByText(/54 records and 10 photos were written/)).toBeVisible();
+  await expect(other.getByText(/79 records and 10 photos were written/)).toBeVisible();
 
   const rename = async (p: typeof page, box: string, text: string): Promise<void> => {
     await p.goto('/piece/lectern/about');

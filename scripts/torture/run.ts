@@ -71,7 +71,7 @@ const ROUTES = [
   '/damage/lectern-1/decide', '/damage/lectern-1/press', '/damage/lectern-1/glueup', '/damage/lectern-2/patch',
   '/damage/lectern-2/blend', '/damage/stool-1/joint', '/damage/stool-1/movement', '/stock/v-walnut', '/nowhere',
 ]; // prettier-ignore
-const KINDS = ['piece', 'face', 'damage', 'veneer', 'log', 'shop', 'picture'];
+const KINDS = ['piece', 'face', 'damage', 'veneer', 'colour', 'board', 'log', 'shop', 'picture'];
 /** A page is given six seconds. */
 const LOOK_EVERY_MS = 100;
 const MOST_LOOKS = 60;

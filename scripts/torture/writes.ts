@@ -7,7 +7,16 @@ import { createStore, type Exclusively, type Store } from '../../src/records/sto
 import type { AnyStored, Kind } from '../../src/records/types';
 import { asTexts, fragile, Killed, NOW, photo, shopOf, tally, type Tally } from './shop';
 
-const KINDS: Exclude<Kind, 'picture'>[] = ['piece', 'face', 'damage', 'veneer', 'log', 'shop'];
+const KINDS: Exclude<Kind, 'picture'>[] = [
+  'piece',
+  'face',
+  'damage',
+  'veneer',
+  'colour',
+  'board',
+  'log',
+  'shop',
+];
 const HERE = { now: NOW, device: 'torture' };
 
 /** One change of some kind of record, by its number. */

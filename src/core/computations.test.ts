@@ -65,6 +65,17 @@ const CASES: [string, unknown, unknown][] = [
     },
   ],
   [
+    'colour.choose',
+    {
+      start: [70, 8, 24],
+      goal: [70, 8, 24],
+      products: [{ id: 'dye', kind: 'dye', lab: [60, 12, 30], strength: 1 }],
+      mostCoats: 2,
+      top: 1,
+    },
+    { choices: [expect.objectContaining({ steps: [] })], notes: [] },
+  ],
+  [
     'colour.fit',
     { products: [{ id: 'dye', kind: 'dye', lab: [60, 12, 30], strength: 1 }], boards: [] },
     expect.objectContaining({

@@ -26,7 +26,16 @@ import {
   stripsPlan,
   stripsSchema,
 } from './letin';
-import { coatsSchema, fitBoards, fitSchema, layColour, mixColour, mixSchema } from './pigment';
+import {
+  chooseCoats,
+  chooseSchema,
+  coatsSchema,
+  fitBoards,
+  fitSchema,
+  layColour,
+  mixColour,
+  mixSchema,
+} from './pigment';
 import { placePatch, placeSchema } from './spot';
 import { camberOf, camberSchema } from './stack';
 import { rankStock, stockRankSchema } from './veneer';
@@ -69,6 +78,7 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['colour.difference', computation(differenceSchema, colourDifference, 'colour.difference')],
   ['colour.mix', computation(mixSchema, mixColour, 'colour.mix')],
   ['colour.layers', computation(coatsSchema, layColour, 'colour.layers')],
+  ['colour.choose', computation(chooseSchema, chooseCoats, 'colour.choose')],
   ['colour.fit', computation(fitSchema, fitBoards, 'colour.fit')],
   ['geometry.rectify', computation(rectifySchema, rectify, 'geometry.rectify')],
   ['damage.tapmap', computation(tapMapSchema, tapMap, 'damage.tapmap')],

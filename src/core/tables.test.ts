@@ -57,6 +57,9 @@ const NO_FIGURES: Record<string, string> = {
   'method.MOST_WEIGHT': 'limits of what may be typed',
   'picture.MOST_MEGAPIXELS': 'limit of a file',
   'picture.STORED_SIDE_PX': 'limit of a file',
+  'shelf.FILL_MIX': 'what is asked of the search, to be changed on the page',
+  'shelf.MOST_BOARD_COATS': 'limits of what may be typed',
+  'shelf.STRENGTH_LIMITS': 'limits of what may be typed',
   'readings.MOISTURE_RANGE': 'limits of what may be typed',
 };
 

@@ -9,7 +9,7 @@ import { localNow } from './clock';
 import { DEFAULT_SHOP, SHOP_ID } from './defaults';
 import { SHAPE_VERSION } from './schemas';
 import type { Loaded, SetAside } from './store';
-import type { AnyStored, Bodies, Kind, KnownShop, Picture, Shop, Stored, Veneer } from './types';
+import type { AnyStored, Bodies, Colour, Kind, KnownShop, Picture, Shop, Stored, Veneer } from './types';
 
 const pictureKey = (id: string): string => `picture/${id}`;
 
@@ -194,9 +194,16 @@ export async function importRecords(records: readonly AnyStored[]): Promise<void
   await refresh([...new Set(records.map((r) => r.kind))]);
 }
 
-/** Puts veneers onto the shelf, all or none; the returned function takes them off again. */
-export async function importVeneers(bodies: readonly Veneer[]): Promise<() => Promise<unknown>> {
-  const records = await Promise.all(bodies.map((body) => browserStore.prepared('veneer', newId(), body)));
+/** Takes new records in, all or none; the returned function takes them out again. */
+async function takeIn(records: readonly AnyStored[]): Promise<() => Promise<unknown>> {
   await importRecords(records);
   return () => removeRecords(records);
 }
+
+/** Puts veneers onto the shelf, all or none; the returned function takes them off again. */
+export const importVeneers = async (bodies: readonly Veneer[]): Promise<() => Promise<unknown>> =>
+  takeIn(bodies.map((body) => browserStore.prepared('veneer', newId(), body)));
+
+/** Puts colours onto the shelf, all or none; the returned function takes them off again. */
+export const importColours = async (bodies: readonly Colour[]): Promise<() => Promise<unknown>> =>
+  takeIn(bodies.map((body) => browserStore.prepared('colour', newId(), body)));

@@ -13,12 +13,6 @@ export type { Conflict, Preview, TakeChoices, Taken } from './backup';
 export { noteBackup, useLastBackup } from './lastBackup';
 export { clearUnused } from './room';
 export { KINDS } from './schemas';
-export {
-  guessColumns,
-  readTable,
-  STOCK_COLUMNS,
-  veneersIn,
-  type Mapping,
-  type StockColumn,
-  type Table,
-} from './stockList';
+export { guessColumns, readTable, type ListColumn, type Listed, type Mapping, type Table } from './list';
+export { STOCK_COLUMNS, veneersIn } from './stockList';
+export { COLOUR_COLUMNS, coloursIn } from './colourList';

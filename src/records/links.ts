@@ -22,6 +22,9 @@ const LINKS: { [K in Kind]: (body: Bodies[K]) => Link[] } = {
   damage: ({ pieceId, faceId }) => [...to('piece', pieceId), ...to('face', faceId)],
   veneer: ({ pictureId }) => picture(pictureId),
   log: ({ pieceId, pictures }) => [...to('piece', pieceId), ...pictures.flatMap((p) => picture(p.pictureId))],
+  colour: ({ pictureId }) => picture(pictureId),
+  // A board outlives the products it was made with.
+  board: ({ pictureId }) => picture(pictureId),
   shop: () => [],
   picture: () => [],
 };
@@ -37,7 +40,15 @@ export const picturesOf = (record: AnyStored): string[] =>
     .filter((l) => l.shown)
     .map((l) => l.id);
 
+/** Kinds whose records show photos. */
+export const SHOWING = ['piece', 'face', 'veneer', 'colour', 'board', 'log'] as const satisfies Kind[];
+
 type Missing = (kind: Kind, id: string | undefined) => boolean;
+
+const withoutPicture = <B extends { pictureId?: string }>({ pictureId, ...rest }: B, missing: Missing) => ({
+  ...rest,
+  ...(pictureId !== undefined && !missing('picture', pictureId) ? { pictureId } : {}),
+});
 
 /** How each kind does without what it pointed at and is nowhere; its piece alone it cannot do without. */
 const WITHOUT: { [K in Kind]: (body: Bodies[K], missing: Missing) => Bodies[K] } = {
@@ -62,10 +73,9 @@ const WITHOUT: { [K in Kind]: (body: Bodies[K], missing: Missing) => Bodies[K] }
     ...rest,
     ...(faceId !== undefined && !missing('face', faceId) ? { faceId } : {}),
   }),
-  veneer: ({ pictureId, ...rest }, missing) => ({
-    ...rest,
-    ...(pictureId !== undefined && !missing('picture', pictureId) ? { pictureId } : {}),
-  }),
+  veneer: withoutPicture,
+  colour: withoutPicture,
+  board: withoutPicture,
   log: (body, missing) => ({
     ...body,
     pictures: body.pictures.filter((p) => !missing('picture', p.pictureId)),

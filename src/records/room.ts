@@ -27,7 +27,8 @@ const sizeOf = (text: string): number => text.length;
 /** Photos that something is measured on, or a colour read from. */
 const measuredOn = (r: AnyStored): string[] => {
   if (r.kind === 'face') return r.body.picture ? [r.body.picture.id] : [];
-  return r.kind === 'veneer' && r.body.pictureId ? [r.body.pictureId] : [];
+  const readFrom = r.kind === 'veneer' || r.kind === 'colour' || r.kind === 'board';
+  return readFrom && r.body.pictureId ? [r.body.pictureId] : [];
 };
 
 /** What takes room in the store, and which photos could go. Sizes are those of the texts as they are stored. */

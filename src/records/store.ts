@@ -1,7 +1,7 @@
 import type { AsyncStorage } from '@react-native-async-storage/async-storage';
 import { stamped } from './edits';
 import { ConflictError, NewerError, StoreError } from './errors';
-import { picturesOf } from './links';
+import { picturesOf, SHOWING } from './links';
 import { readText, type ReadResult } from './migrate';
 import { BODY_SCHEMAS, KINDS, SHAPE_VERSION } from './schemas';
 import type { AnyStored, Bodies, Edits, Kind, Stored } from './types';
@@ -249,8 +249,7 @@ export function createStore(
   async function remove(refs: readonly { kind: Kind; id: string }[]): Promise<AnyStored[]> {
     return writing(async () => {
       const gone = new Set(refs.map((r) => keyOf(r.kind, r.id)));
-      const showing = await Promise.all([list('piece'), list('face'), list('veneer'), list('log')]);
-      const all = showing.flatMap((l) => l.records as AnyStored[]);
+      const all = (await load(SHOWING)).records;
       const isGone = (r: AnyStored): boolean => gone.has(keyOf(r.kind, r.id));
       const stillShown = new Set(all.filter((r) => !isGone(r)).flatMap(picturesOf));
       const orphans = all

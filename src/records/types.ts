@@ -1,3 +1,4 @@
+import type { Colour, TestBoard } from '@/core/shelf';
 import type { Damage, Face, LogEntry, Piece, Shop, Veneer } from '@/core/job';
 
 export type {
@@ -19,6 +20,8 @@ export type {
   Veneer,
 } from '@/core/job';
 
+export type { Colour, TestBoard } from '@/core/shelf';
+
 export type Picture = {
   name: string;
   widthPx: number;
@@ -33,6 +36,8 @@ export type Bodies = {
   damage: Damage;
   veneer: Veneer;
   log: LogEntry;
+  colour: Colour;
+  board: TestBoard;
   shop: Shop;
   picture: Picture;
 };

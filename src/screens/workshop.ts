@@ -1,6 +1,8 @@
 // Every page that works with records and sums, as one part of the app that is loaded after the first page has been shown.
 export { BenchScreen } from './bench/BenchScreen';
 export { BlendScreen } from './blend/BlendScreen';
+export { ColourScreen } from './colours/ColourScreen';
+export { ColourShelfScreen } from './colours/ColourShelfScreen';
 export { DecideScreen } from './decide/DecideScreen';
 export { QuickScreen } from './decide/QuickScreen';
 export { DataScreen } from './data/DataScreen';

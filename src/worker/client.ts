@@ -94,6 +94,10 @@ export const findSpots = (search: SpotSearch, options: JobOptions): Promise<Foun
 export const readWoodCard = (pictureId: string, wideMm: number): Promise<WoodCard> =>
   run({}, (id, worker) => worker.woodCard(id, pictureId, wideMm));
 
+/** The tones of a photo that is not kept. */
+export const fileTones = (file: Blob, name: string): Promise<Tones> =>
+  run({}, (id, worker) => worker.fileTones(id, file, name));
+
 export const swatchTones = (pictureId: string): Promise<Tones> =>
   run({}, (id, worker) => worker.swatchTones(id, pictureId));
 

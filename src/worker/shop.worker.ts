@@ -132,6 +132,30 @@ async function shrink(picture: Picture): Promise<Picture> {
   return { ...picture, widthPx, heightPx, jpeg: base64Of(new Uint8Array(await blob.arrayBuffer())) };
 }
 
+/** Checks a picture file, turns it upright by its EXIF orientation, scales it down and gives it back as JPEG. */
+async function prepared(file: Blob, name: string): Promise<StoredPicture> {
+  const { type } = inspectPicture(new Uint8Array(await file.arrayBuffer()), name);
+  let bitmap: ImageBitmap;
+  try {
+    bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
+  } catch {
+    throw new RangeError(
+      `“${name}” says it is a ${type.toUpperCase()} picture, but it cannot be opened. Take or copy it again.`,
+    );
+  }
+  const scale = Math.min(1, STORED_SIDE_PX / Math.max(bitmap.width, bitmap.height));
+  const widthPx = Math.max(1, Math.round(bitmap.width * scale));
+  const heightPx = Math.max(1, Math.round(bitmap.height * scale));
+  const { canvas, ctx } = context(widthPx, heightPx);
+  ctx.fillStyle = '#fff';
+  ctx.fillRect(0, 0, widthPx, heightPx);
+  ctx.imageSmoothingQuality = 'high';
+  ctx.drawImage(bitmap, 0, 0, widthPx, heightPx);
+  bitmap.close();
+  const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: JPEG_QUALITY });
+  return { jpeg: base64Of(new Uint8Array(await blob.arrayBuffer())), widthPx, heightPx };
+}
+
 const planner = createPlanner(
   browserStore,
   {
@@ -183,30 +207,8 @@ const api = {
     return job(id, onProgress, (context) => compute(name, input, context));
   },
 
-  /** Checks a picture file, turns it upright by its EXIF orientation, scales it down and gives it back as JPEG. */
   storePicture(id: number, file: Blob, name: string): Promise<Outcome<StoredPicture>> {
-    return job(id, undefined, async () => {
-      const { type } = inspectPicture(new Uint8Array(await file.arrayBuffer()), name);
-      let bitmap: ImageBitmap;
-      try {
-        bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
-      } catch {
-        throw new RangeError(
-          `“${name}” says it is a ${type.toUpperCase()} picture, but it cannot be opened. Take or copy it again.`,
-        );
-      }
-      const scale = Math.min(1, STORED_SIDE_PX / Math.max(bitmap.width, bitmap.height));
-      const widthPx = Math.max(1, Math.round(bitmap.width * scale));
-      const heightPx = Math.max(1, Math.round(bitmap.height * scale));
-      const { canvas, ctx } = context(widthPx, heightPx);
-      ctx.fillStyle = '#fff';
-      ctx.fillRect(0, 0, widthPx, heightPx);
-      ctx.imageSmoothingQuality = 'high';
-      ctx.drawImage(bitmap, 0, 0, widthPx, heightPx);
-      bitmap.close();
-      const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: JPEG_QUALITY });
-      return { jpeg: base64Of(new Uint8Array(await blob.arrayBuffer())), widthPx, heightPx };
-    });
+    return job(id, undefined, () => prepared(file, name));
   },
 
   /** The face as seen square on, to scale. */
@@ -257,6 +259,13 @@ const api = {
     return job(id, undefined, async () => {
       const picture = await photo(pictureId);
       return woodCard(picture, wideMm / picture.width);
+    });
+  },
+
+  fileTones(id: number, file: Blob, name: string): Promise<Outcome<Tones>> {
+    return job(id, undefined, async () => {
+      const { jpeg } = await prepared(file, name);
+      return tonesOfSwatch(await decode(new Blob([bytesOf(jpeg)], { type: 'image/jpeg' })));
     });
   },
 

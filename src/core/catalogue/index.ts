@@ -1,7 +1,7 @@
 export { step, WORDS_SOURCE } from './kit';
 export { MATERIALS, materialWords, type MaterialId } from './materials';
 export { METHODS, methodById, type Method, type MethodId } from './methods';
-export { bringsWood, takesColour, tonesIn } from './newWood';
+export { bringsWood, fillsInColour, takesColour, tonesIn } from './newWood';
 export { PHASES, PHASE_SOURCE, phaseIndex, phaseLabel, type PhaseId } from './phases';
 export { PRESSED_FAMILIES } from './row';
 export type { Deed, MarkedCriterion, MethodFamily, Step } from './row';

@@ -15,5 +15,19 @@ export function bringsWood(method: MethodId): boolean {
 /** Whether a method colours what is there, without new wood. */
 export const tonesIn = (method: MethodId): boolean => methodById(method).needs.includes('toner');
 
+/** Fills that are matched in colour as they go in. */
+const COLOURED_FILLS: readonly MaterialId[] = [
+  'burnInSticks',
+  'hardWax',
+  'softWax',
+  'colourPutty',
+  'bareFiller',
+  'pigments',
+];
+
+/** Whether a method puts in something whose colour is mixed first. */
+export const fillsInColour = (method: MethodId): boolean =>
+  methodById(method).needs.some((m) => COLOURED_FILLS.includes(m));
+
 /** Whether a repair has something to colour. */
 export const takesColour = (method: MethodId): boolean => bringsWood(method) || tonesIn(method);

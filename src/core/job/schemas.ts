@@ -1,3 +1,5 @@
+import { boardSchema } from './kinds/board';
+import { colourSchema } from './kinds/colour';
 import { damageSchema } from './kinds/damage';
 import { faceSchema } from './kinds/face';
 import { logSchema } from './kinds/log';
@@ -14,5 +16,7 @@ export const JOB_SCHEMAS = {
   damage: damageSchema,
   veneer: veneerSchema,
   log: logSchema,
+  colour: colourSchema,
+  board: boardSchema,
   shop: shopSchema,
 };

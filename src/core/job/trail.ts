@@ -1,4 +1,4 @@
-import { methodById, takesColour } from '../catalogue';
+import { fillsInColour, methodById, takesColour } from '../catalogue';
 import type { BenchTask } from '../bench';
 import type { StepState } from '../front';
 import { isUnderPaint } from './decide';
@@ -54,7 +54,7 @@ export function trailOf(
   const survey = surveyStep(piece, faces, walked);
   const undecided = damages.find((d) => !d.body.method);
   const glued = chosen.filter((w) => w.links.some(isGlued));
-  const coloured = chosen.find((w) => w.links.some((l) => takesColour(l.method)));
+  const coloured = chosen.find((w) => w.links.some((l) => takesColour(l.method) || fillsInColour(l.method)));
   const patches = chosen.filter((w) => w.links.some((l) => l.worksheet === 'patch'));
   const unmatched = patches.find(
     ({ repair }) => !repair.damage.body.patch.veneerId && !isUnderPaint(repair.treated),

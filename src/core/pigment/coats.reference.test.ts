@@ -155,7 +155,7 @@ test('a coat that must go on goes on, and says so when it goes past the goal', a
     mostCoats: 3,
   });
   expect(past.steps).toHaveLength(1);
-  expect(past.notes.join(' ')).toContain('past the goal');
+  expect(past.notes.join(' ')).toContain('alone takes it past the goal');
   await expect(
     layColour({ start: MAPLE, goal: WALNUT, layers: [{ ...CLEAR, leastCoats: 3 }], mostCoats: 2 }),
   ).rejects.toThrow('3 coats are asked for at least and 2 allowed');

@@ -206,7 +206,7 @@ function coatNotes(
     );
   if (!kept)
     notes.push(
-      'The coats that must go on take it past the goal, darker or redder. What is shown is the nearest all the same: start from lighter wood, or leave the colour out.',
+      'The clear finish alone takes it past the goal, darker or redder. What is shown comes nearest all the same; lighter wood or another finish would come nearer.',
     );
   if (layers.length === 0) notes.push('No layer was given, so nothing can be put on.');
   else if (left > OUT_OF_REACH.value)

@@ -9,10 +9,12 @@ export {
   partOf,
   SAME_TO_THE_EYE,
   type Colourant,
+  type MixResult,
   type Recipe,
 } from './mix';
 export { portions } from './search';
-export { OUT_OF_REACH } from './wanted';
+export { OUT_OF_REACH, wanted } from './wanted';
+export { chooseCoats, chooseSchema, type ChooseInput, type ChosenCoats } from './choose';
 export {
   coatsSchema,
   COATS_SOURCE,
@@ -20,6 +22,7 @@ export {
   WORTH_A_COAT,
   type Coat,
   type CoatKind,
+  type CoatStep,
   type CoatsResult,
 } from './coats';
 export { boardColour, fitBoards, fitSchema, predicted, PRIOR, type Board, type Fit } from './fit';

@@ -53,6 +53,6 @@ export const throughSurface = (
 /** Works band by band. */
 export const eachBand = (f: (i: number) => number): Spectrum => {
   const out = new Float64Array(BAND_COUNT);
-  for (let i = 0; i < BAND_COUNT; i++) out[i] = f(i);
+  for (let i = 0; i < out.length; i++) out[i] = f(i);
   return out;
 };

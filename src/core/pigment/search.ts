@@ -1,11 +1,15 @@
 import { breathe, type JobContext } from '../check';
 import { deltaE00, type Lab } from '../colour';
-import { BAND_COUNT, DAYLIGHT_Y, labOf, lightnessOf, type Spectrum } from './spectrum';
+import { BAND_COUNT, DAYLIGHT_Y, brightnessOf, labOf, type Spectrum } from './spectrum';
 
 /** What a part of a colourant brings into a mixture: absorption by band, and scattering. */
 export type Part = { absorption: Spectrum; scattering: number };
 /** Which of the parts, how much of each, and how far off the mixture is. */
 export type Found = { members: readonly number[]; parts: readonly number[]; lab: Lab; deltaE00: number };
+
+// Names of this file's own: a name out of another file is looked up there each time, and these stand in the innermost loop.
+const COUNT = BAND_COUNT;
+const Y = DAYLIGHT_Y;
 
 const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 const upTo = (n: number): number[] => Array.from({ length: Math.max(0, n) }, (_, i) => i + 1);
@@ -48,18 +52,30 @@ type Bounds = { bright: number; dark: number };
 function boundsOf({ absorption, scattering }: Part): Bounds {
   let bright = 0;
   let dark = 0;
-  for (let i = 0; i < BAND_COUNT; i++) {
+  for (let i = 0; i < COUNT; i++) {
     const a = 1 + (absorption[i] ?? 0) / scattering;
-    bright += (DAYLIGHT_Y[i] ?? 0) * (a - Math.sqrt(Math.max(0, a * a - 1)));
-    dark += (DAYLIGHT_Y[i] ?? 0) * 2 * a;
+    bright += (Y[i] ?? 0) * (a - Math.sqrt(Math.max(0, a * a - 1)));
+    dark += (Y[i] ?? 0) * 2 * a;
   }
   return { bright: bright * scattering, dark: dark * scattering };
 }
 
-/** The best mixtures so far, and how far off one may be to come among them. */
-type Best = { kept: Found[]; limit: number; room: number };
+/** The best mixtures so far, how far off one may be to come among them, and between which brightnesses such a one lies. */
+type Best = { kept: Found[]; limit: number; room: number; least: number; most: number };
 
-function take(best: Best, found: Found, count: number, slack: number): void {
+/** The lightness on one side of the goal at which lightness alone makes the limit; the share only grows with the way. */
+function lightnessAt(goal: number, limit: number, end: number): number {
+  if (lightnessShare(end, goal) <= limit) return end;
+  let [inside, outside] = [goal, end];
+  for (let i = 0; i < 40; i++) {
+    const middle = (inside + outside) / 2;
+    if (lightnessShare(middle, goal) <= limit) inside = middle;
+    else outside = middle;
+  }
+  return outside;
+}
+
+function take(best: Best, found: Found, goal: number, count: number, slack: number): void {
   if (found.deltaE00 > best.limit) return;
   best.kept.push(found);
   if (best.kept.length < best.room) return;
@@ -67,6 +83,8 @@ function take(best: Best, found: Found, count: number, slack: number): void {
   best.limit = (best.kept[count - 1]?.deltaE00 ?? Infinity) + slack;
   best.kept = best.kept.filter((f) => f.deltaE00 <= best.limit);
   best.room = best.kept.length + count;
+  best.least = brightnessOf(lightnessAt(goal, best.limit, 0));
+  best.most = brightnessOf(lightnessAt(goal, best.limit, 100));
 }
 
 /** Mixtures looked at between two breaths. */
@@ -88,11 +106,11 @@ export async function nearestMixtures(
   { count, slack, mixtures }: { count: number; slack: number; mixtures: number },
   job: JobContext,
 ): Promise<Found[]> {
-  const best: Best = { kept: [], limit: Infinity, room: 4 * count };
+  const best: Best = { kept: [], limit: Infinity, room: 4 * count, least: 0, most: Infinity };
   const bounds = all.map(boundsOf);
   const goal = target[0];
-  const sum = new Float64Array(BAND_COUNT);
-  const mixed = new Float64Array(BAND_COUNT);
+  const sum = new Float64Array(COUNT);
+  const mixed = new Float64Array(COUNT);
   let done = 0;
   let breath = 0;
   for (let members = 1; members <= mostMembers; members++) {
@@ -121,19 +139,17 @@ export async function nearestMixtures(
           scattering += n * own;
           bright += n * (bounds[m]?.bright ?? 0);
           dark += n * (bounds[m]?.dark ?? 0);
-          for (let i = 0; i < BAND_COUNT; i++) sum[i] = (sum[i] ?? 0) + n * (absorption[i] ?? 0);
+          for (let i = 0; i < COUNT; i++) sum[i] = (sum[i] ?? 0) + n * (absorption[i] ?? 0);
         });
         for (let last = from; last < all.length; last++) {
           const { absorption, scattering: own } = all[last] ?? NOTHING;
           const bound = bounds[last];
           for (const n of lasts) {
             const total = scattering + n * own;
-            const brightest = lightnessOf((bright + n * (bound?.bright ?? 0)) / total);
-            if (brightest < goal && lightnessShare(brightest, goal) > best.limit) continue;
-            const darkest = lightnessOf(total / (dark + n * (bound?.dark ?? 0)));
-            if (darkest > goal && lightnessShare(darkest, goal) > best.limit) continue;
+            if (bright + n * (bound?.bright ?? 0) < best.least * total) continue;
+            if (total > best.most * (dark + n * (bound?.dark ?? 0))) continue;
             const y = mixInto(mixed, sum, absorption, n, 1 / total);
-            if (lightnessShare(lightnessOf(y), goal) > best.limit) continue;
+            if (y < best.least || y > best.most) continue;
             const lab = labOf(mixed);
             const found = {
               members: [...set, last],
@@ -141,7 +157,7 @@ export async function nearestMixtures(
               lab,
               deltaE00: deltaE00(lab, target),
             };
-            take(best, found, count, slack);
+            take(best, found, goal, count, slack);
           }
         }
       }
@@ -150,17 +166,17 @@ export async function nearestMixtures(
   return best.kept.sort((a, b) => a.deltaE00 - b.deltaE00);
 }
 
-const NOTHING: Part = { absorption: new Float64Array(BAND_COUNT), scattering: 0 };
+const NOTHING: Part = { absorption: new Float64Array(COUNT), scattering: 0 };
 
 /** The innermost of the search: the reflectance of a mixture by band, and its brightness. */
 function mixInto(mixed: Spectrum, sum: Spectrum, absorption: Spectrum, n: number, per: number): number {
   const { sqrt } = Math;
   let y = 0;
-  for (let i = 0; i < BAND_COUNT; i++) {
+  for (let i = 0; i < COUNT; i++) {
     const k = ((sum[i] ?? 0) + n * (absorption[i] ?? 0)) * per;
     const r = 1 + k - sqrt(k * k + 2 * k);
     mixed[i] = r;
-    y += (DAYLIGHT_Y[i] ?? 0) * r;
+    y += (Y[i] ?? 0) * r;
   }
   return y;
 }

@@ -89,7 +89,17 @@ describe('a backup of the whole shop', () => {
   test('says what it holds: counts, sizes and checksums that an independent tool finds too', async () => {
     const { store } = storeWith(shopOf());
     const { blob, manifest } = await writeBackup(store, { savedAt: NOW });
-    expect(manifest.counts).toEqual({ piece: 1, face: 1, damage: 1, veneer: 1, log: 1, shop: 1, picture: 2 });
+    expect(manifest.counts).toEqual({
+      colour: 0,
+      board: 0,
+      piece: 1,
+      face: 1,
+      damage: 1,
+      veneer: 1,
+      log: 1,
+      shop: 1,
+      picture: 2,
+    });
     const first = manifest.files.find((f) => f.path === 'pictures/x1.jpg');
     expect(first?.sha256).toBe(
       createHash('sha256')

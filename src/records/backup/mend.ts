@@ -51,6 +51,10 @@ function mendOne(record: AnyStored, missing: (kind: Kind, id: string | undefined
       return withoutMissing<'damage'>(record, missing);
     case 'veneer':
       return withoutMissing<'veneer'>(record, missing);
+    case 'colour':
+      return withoutMissing<'colour'>(record, missing);
+    case 'board':
+      return withoutMissing<'board'>(record, missing);
     case 'log':
       return withoutMissing<'log'>(record, missing);
     default:

@@ -6,7 +6,7 @@ import { SHAPE_VERSION } from '../schemas';
 import type { Store } from '../store';
 import type { AnyStored, Kind, Stored } from '../types';
 import { compared, keyOf, mergedRecord, readable, taking, type TakeChoices } from './compare';
-import { picturesOf } from '../links';
+import { picturesOf, SHOWING } from '../links';
 import type { Backup } from './read';
 
 /** What was written, so that just that can be taken back. */
@@ -119,7 +119,7 @@ export async function takeBackupBack(store: Store, { written, pictures, aside }:
       return next;
     },
   );
-  const kept = new Set((await store.listAll(['piece', 'face', 'veneer', 'log'])).records.flatMap(picturesOf));
+  const kept = new Set((await store.listAll(SHOWING)).records.flatMap(picturesOf));
   await store.exchange([], () =>
     Object.fromEntries(pictures.filter((id) => !kept.has(id)).map((id) => [`picture/${id}`, undefined])),
   );

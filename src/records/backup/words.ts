@@ -7,6 +7,8 @@ const KIND_WORDS: Record<Kind, [one: string, many: string]> = {
   face: ['face', 'faces'],
   damage: ['damage', 'damages'],
   veneer: ['veneer', 'veneers'],
+  colour: ['colour', 'colours'],
+  board: ['test board', 'test boards'],
   log: ['log entry', 'log entries'],
   shop: ['shop', 'shops'],
   picture: ['photo', 'photos'],
@@ -27,6 +29,8 @@ function ownTitle({ kind, body }: AnyStored): string {
     case 'piece':
     case 'face':
     case 'veneer':
+    case 'colour':
+    case 'board':
     case 'picture':
       return body.name;
     case 'damage':

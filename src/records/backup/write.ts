@@ -29,7 +29,7 @@ export type Manifest = {
 /** Records that are written with their photo apart. */
 const BATCH = 8;
 
-export const noCounts = (): Counts => ({ piece: 0, face: 0, damage: 0, veneer: 0, log: 0, shop: 0, picture: 0 }); // prettier-ignore
+export const noCounts = (): Counts => ({ piece: 0, face: 0, damage: 0, veneer: 0, colour: 0, board: 0, log: 0, shop: 0, picture: 0 }); // prettier-ignore
 
 /** What belongs to one piece: itself, its faces, damages and log, the veneers it takes. */
 function ofPiece(records: readonly AnyStored[], pieceId: string): AnyStored[] {

@@ -1,7 +1,7 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { blendPlan, LAYER_MODEL, UNSEEN_FROM_A_STEP_BACK } from '@/core/colour';
-import { bringsWood, methodById, tonesIn } from '@/core/catalogue';
+import { bringsWood, fillsInColour, methodById, tonesIn } from '@/core/catalogue';
 import { EDGE_FACTOR, GRITS, LEAST_LEFT_MM, SCRATCH_SHARE } from '@/core/sanding';
 import { describeSource } from '@/core/sources';
 import { formatMinutes } from '@/core/units';
@@ -17,6 +17,8 @@ import { TrailList } from '../shared/Trail';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { useOldTones, usePlaceTones, useStockTones } from '../shared/useWorkshop';
+import { CoatColour } from './CoatColour';
+import { FillColour } from './FillColour';
 import { NewWood } from './NewWood';
 import { VeneerLeft } from './VeneerLeft';
 import { damageLabel, isUnderPaint, linksOfChain, sandingOf, surfaceRisk, topFinishOf } from '@/core/job';
@@ -39,6 +41,7 @@ export function BlendScreen() {
   const newWood = links.some(bringsWood);
   const painted = isUnderPaint(treated);
   const coloured = newWood || toned;
+  const filled = links.some(fillsInColour);
   const bare = toned ? place.tones : stockTones.tones.get(veneer?.id ?? '');
   const oldTones = old.tones;
   const plan =
@@ -73,7 +76,7 @@ export function BlendScreen() {
         </Notice>
       ) : null}
       {newWood && !isPatch && !painted ? <NewWood damage={damage} /> : null}
-      {!coloured && !painted ? (
+      {!coloured && !filled && !painted ? (
         <Notice kind="rest" title="No new wood here">
           This repair puts no new wood into the face, so there is nothing to colour. What sanding leaves is
           shown below.
@@ -82,7 +85,7 @@ export function BlendScreen() {
       {old.loading || stockTones.loading || place.loading ? (
         <Progress label="Reading the colours from the photos" fraction={0.5} />
       ) : null}
-      {coloured && !painted && face && !face.body.picture ? (
+      {(coloured || filled) && !painted && face && !face.body.picture ? (
         <Notice kind="rest" title="The face has no photo">
           So the colour of the old wood is not known and no layers are worked out. Add a photo of the face, or
           match the colour by eye on a test board.
@@ -98,6 +101,7 @@ export function BlendScreen() {
           {old.problem}
         </Notice>
       ) : null}
+      {filled && !painted && oldTones ? <FillColour tones={oldTones} /> : null}
       {blend && oldTones && bare ? (
         <>
           <Section
@@ -181,6 +185,14 @@ export function BlendScreen() {
             ))}
           </Section>
         </>
+      ) : null}
+      {blend && oldTones && bare ? (
+        <CoatColour
+          start={bare.mean}
+          goal={oldTones.mean}
+          wood={veneer?.body.name ?? face?.body.species ?? ''}
+          grit={sanding?.ok ? sanding.value.endGrit : undefined}
+        />
       ) : null}
       {sanding ? (
         <Section

@@ -49,6 +49,8 @@ const summary = ({ counts, holds }: Preview): string =>
     counted('damage', counts.damage),
     counted('log', counts.log),
     counted('veneer', counts.veneer),
+    ...(counts.colour > 0 ? [counted('colour', counts.colour)] : []),
+    ...(counts.board > 0 ? [counted('board', counts.board)] : []),
     counted('picture', counts.picture),
   ].join(', ');
 

@@ -35,6 +35,17 @@ export function PhotoSwatch({
   );
 }
 
+/** A colour as a square, for a line of a list. */
+export function Swatch({ lab, name, size = 44 }: { lab: Lab; name: string; size?: number }) {
+  return (
+    <View
+      role="img"
+      aria-label={`Colour of ${name}`}
+      style={{ width: size, height: size, borderRadius: 2, backgroundColor: hexFromLab(lab) }}
+    />
+  );
+}
+
 /** A colour with its name under it. */
 export function Tone({ lab, label, wide = false }: { lab: Lab; label: string; wide?: boolean }) {
   return (

@@ -2,11 +2,11 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { woodName } from '@/core/wood';
-import { createPicture, createRecord, useList, type Stored, type Veneer } from '@/records';
+import { createPicture, createRecord, importVeneers, STOCK_COLUMNS, useList, useShop, veneersIn, type Stored, type Veneer } from '@/records'; // prettier-ignore
 import { Button, FilePick, LitCard, Progress, Section, Text } from '@/ui';
 import { storePicture } from '@/worker';
 import { Page, Pane, useWide } from '../shared/Page';
-import { ListFold } from './ListFold';
+import { ListFold } from '../shared/ListFold';
 import { AsideNotice } from '../shared/AsideNotice';
 import { PhotoSwatch } from '../shared/Swatch';
 import { LinkRow } from '../shared/LinkRow';
@@ -17,6 +17,7 @@ import { useUnits } from '../shared/useUnits';
 export function StockScreen() {
   const { records, loading } = useList('veneer');
   const { length } = useUnits();
+  const { shop } = useShop();
   const act = useAct();
   const [busy, setBusy] = useState(false);
   const wide = useWide();
@@ -81,6 +82,13 @@ export function StockScreen() {
           />
         )}
       </LitCard>
+      <View>
+        <LinkRow
+          href="/colours"
+          title="Colour shelf"
+          detail="Sticks, dyes, glazes and toners: recipes are worked out in them"
+        />
+      </View>
       <Section title="On the shelf">
         {records.length === 0 && !loading ? (
           <Text kind="quiet">
@@ -100,7 +108,20 @@ export function StockScreen() {
           ))}
         </View>
         <Button label="Add a veneer without a photo" kind="quiet" onPress={() => add()} />
-        <ListFold />
+        <ListFold
+          kind={{
+            columns: STOCK_COLUMNS,
+            help: 'Lengths are read in your unit, or in the unit that a heading or a cell names.',
+            words: ['veneer', 'veneers'],
+            read: (table, mapping) => veneersIn(table, mapping, shop.lengthUnit),
+            row: (v) => ({
+              title: v.name,
+              detail: `${v.species || 'wood not said'}, ${length(v.alongMm)} along × ${length(v.acrossMm)} across`,
+              value: length(v.thicknessMm),
+            }),
+            take: (veneers) => importVeneers(veneers),
+          }}
+        />
       </Section>
     </Page>
   );

@@ -1,0 +1,107 @@
+import { deltaE00, type Lab, type Tones } from '../colour';
+import type { Board, ChooseInput, Coat, Colourant, CoatsResult, Fit, Recipe } from '../pigment';
+import { roleOf, type Colour, type TestBoard } from './colour';
+import { outlookBefore, outlookLearned, type Outlook } from './outlook';
+import { predicted } from '../pigment';
+
+export type OnShelf = { id: string; body: Colour };
+
+/** What can be mixed to fill with. */
+export const colourantsOf = (shelf: readonly OnShelf[]): Colourant[] =>
+  shelf
+    .filter((c) => roleOf(c.body.kind) === 'mix')
+    .map(({ id, body }) => ({ id, lab: body.lab, strength: body.strength }));
+
+/** What can be laid on in coats, with what boards have taught about each. */
+export const coatsOf = (shelf: readonly OnShelf[], fit?: Fit): Coat[] =>
+  shelf.flatMap(({ id, body }): Coat[] => {
+    const kind = roleOf(body.kind);
+    if (kind === 'mix') return [];
+    const gain = fit?.products.find((p) => p.id === id)?.gain;
+    return [{ id, kind, lab: body.lab, strength: body.strength, ...(gain ? { gain } : {}) }];
+  });
+
+/** Boards that name only products that are on the shelf. */
+export const boardsOf = (boards: readonly { body: TestBoard }[], coats: readonly Coat[]): Board[] => {
+  const known = new Set(coats.map((c) => c.id));
+  return boards
+    .filter((b) => b.body.coats.every((c) => known.has(c.colourId)))
+    .map(({ body }) => ({
+      ground: body.ground,
+      coats: body.coats.map((c) => ({ id: c.colourId, coats: c.coats })),
+      measured: body.measured,
+    }));
+};
+
+/** What a fill has to look like: the ground, and the lines drawn into it. */
+export const fillAims = (tones: Tones): { id: 'ground' | 'line'; label: string; lab: Lab }[] => [
+  { id: 'ground', label: 'Ground', lab: tones.ground },
+  { id: 'line', label: 'Figure lines', lab: tones.line },
+];
+
+/** A hand mixes two or three, in parts it can judge; light goes first. */
+export const FILL_MIX = { mostColourants: 3, mostParts: 6, preferLight: true };
+
+/** A hand lays no more thin coats of colour than this. */
+const MOST_COATS = 8;
+const WAYS = 4;
+
+/** What `colour.choose` is asked; nothing where no coat stands on the shelf. */
+export function chooseInput(
+  start: Lab,
+  goal: Lab,
+  shelf: readonly OnShelf[],
+  fit: Fit | undefined,
+  clear: string | undefined,
+  allow: { darker: boolean; redder: boolean },
+): ChooseInput | undefined {
+  const products = coatsOf(shelf, fit);
+  if (products.every((p) => p.kind === 'clear')) return undefined;
+  return {
+    start,
+    goal,
+    products,
+    mostCoats: MOST_COATS,
+    ...(clear === undefined ? {} : { clear }),
+    allow,
+    top: WAYS,
+  };
+}
+
+/** How sure a recipe is: the further it is from its largest part, the less. */
+export function recipeOutlook(recipe: Recipe, colourants: readonly Colourant[]): Outlook {
+  const largest = [...recipe.parts].sort((a, b) => b.parts - a.parts)[0];
+  const from = colourants.find((c) => c.id === largest?.id)?.lab ?? recipe.lab;
+  return outlookBefore(recipe.deltaE00, deltaE00(from, recipe.lab));
+}
+
+/** How sure the last of a row of coats is. */
+export function coatsOutlook(start: Lab, result: CoatsResult, coats: readonly Coat[], fit: Fit): Outlook {
+  const plain = coats.map(({ gain: _, ...coat }) => coat);
+  const { sd } = predicted(
+    { ground: start, coats: result.steps.map((s) => ({ id: s.id, coats: s.coats })) },
+    plain,
+    fit,
+  );
+  return outlookLearned(result.deltaE00, sd);
+}
+
+const parts = (n: number): string => (n === 1 ? '1 part' : `${n} parts`);
+
+/**
+ * A recipe in the order of the hand: the lightest of the large parts first, then the others drop by drop.
+ *
+ * @param nameOf name of a product
+ */
+export function recipeWords(
+  recipe: Recipe,
+  colourants: readonly Colourant[],
+  nameOf: (id: string) => string,
+): string {
+  const light = (id: string): number => colourants.find((c) => c.id === id)?.lab[0] ?? 0;
+  const [first, ...rest] = [...recipe.parts].sort((a, b) => b.parts - a.parts || light(b.id) - light(a.id));
+  if (!first) return '';
+  if (rest.length === 0) return `Take ${nameOf(first.id)} as it is.`;
+  const others = rest.map((p) => `${parts(p.parts)} ${nameOf(p.id)}`).join(' and ');
+  return `Melt or stir ${parts(first.parts)} ${nameOf(first.id)} first, then bring in ${others}, drop by drop, and look after each.`;
+}

@@ -1,0 +1,124 @@
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import useSWR from 'swr';
+import type { Lab } from '@/core/colour';
+import { COATS_SOURCE, type ChosenCoats } from '@/core/pigment';
+import { chooseInput, coatsOutlook, differenceWords, outlookWords, stopWords, roleOf } from '@/core/shelf';
+import { describeSource } from '@/core/sources';
+import { Button, CheckChips, Chips, Figure, Notice, Progress, Section, Text } from '@/ui';
+import { computeInWorker } from '@/worker';
+import { Tone } from '../shared/Swatch';
+import { namesOf, useShelf } from '../shared/useShelf';
+import { BoardFold } from './BoardFold';
+
+type May = 'darker' | 'redder';
+
+/** The colouring in dyes, glazes and toners that are owned: which, how many thin coats of each, and how sure that is. */
+export function CoatColour({
+  start,
+  goal,
+  wood,
+  grit,
+}: {
+  start: Lab;
+  goal: Lab;
+  wood: string;
+  grit?: number;
+}) {
+  const { shelf, fit, loading } = useShelf();
+  const clears = shelf.filter((c) => roleOf(c.body.kind) === 'clear');
+  const [clearId, setClear] = useState<string>();
+  const [may, setMay] = useState<May[]>([]);
+  const [shown, setShown] = useState(0);
+  const clear = clears.find((c) => c.id === clearId) ?? clears[0];
+  const input = chooseInput(start, goal, shelf, fit, clear?.id, {
+    darker: may.includes('darker'),
+    redder: may.includes('redder'),
+  });
+  const { data, error } = useSWR<ChosenCoats, Error>(
+    input && fit ? ['coats', JSON.stringify(input)] : null,
+    async () => (await computeInWorker('colour.choose', input)) as ChosenCoats,
+    { keepPreviousData: true, revalidateOnFocus: false },
+  );
+  if (loading) return null;
+  if (!input)
+    return (
+      <Section title="In your own products">
+        <Notice kind="rest" title="No dye, glaze or toner on the shelf yet">
+          <View style={{ gap: 8 }}>
+            <Text>
+              Put yours on the colour shelf; then which of them to use, and how many coats, is worked out.
+            </Text>
+            <Button label="Open the colour shelf" kind="main" onPress={() => router.push('/colours')} />
+          </View>
+        </Notice>
+      </Section>
+    );
+  const nameOf = namesOf(shelf);
+  const choice = data?.choices[shown] ?? data?.choices[0];
+  const outlook = choice && fit ? coatsOutlook(start, choice, input.products, fit) : undefined;
+  return (
+    <Section title="In your own products" help={describeSource(COATS_SOURCE)}>
+      {clears.length > 1 ? (
+        <Chips
+          label="Clear finish on top"
+          options={clears.map((c) => ({ value: c.id, label: c.body.name }))}
+          value={clear?.id}
+          onChange={setClear}
+        />
+      ) : null}
+      <Text kind="strong">Where nothing comes near without it, it may become</Text>
+      <CheckChips<May>
+        label="It may become"
+        options={[
+          { value: 'darker', label: 'darker than the old wood' },
+          { value: 'redder', label: 'redder than the old wood' },
+        ]}
+        values={may}
+        onChange={setMay}
+      />
+      {error ? <Notice kind="stop">{error.message}</Notice> : null}
+      {!data && !error ? <Progress label="Trying your products with one another" fraction={0.5} /> : null}
+      {data && choice && outlook ? (
+        <>
+          {choice.steps.length === 0 ? (
+            <Text>None of your products brings it nearer without going too far.</Text>
+          ) : null}
+          {choice.steps.map((s, i) => (
+            <View key={s.id} style={{ gap: 8 }}>
+              <Text kind="subheading">{`${i + 1}. ${nameOf(s.id)}: ${s.coats === 1 ? 'one thin coat' : `${s.coats} thin coats`}`}</Text>
+              <View style={{ flexDirection: 'row', gap: 4, flexWrap: 'wrap' }}>
+                <Tone lab={i === 0 ? start : (choice.steps[i - 1]?.lab ?? start)} label="Before" />
+                {s.each.map((e, n) => (
+                  <Tone key={n} lab={e.lab} label={`Coat ${n + 1}`} />
+                ))}
+                <Tone lab={goal} label="Old wood" />
+              </View>
+            </View>
+          ))}
+          <Figure
+            label="Difference expected at the end"
+            value={differenceWords(outlook)}
+            unit="ΔE00"
+            note={outlookWords(outlook)}
+            source={describeSource(COATS_SOURCE)}
+          />
+          <Text>{stopWords(outlook)}</Text>
+          {[...new Set([...choice.notes, ...data.notes])].map((n) => (
+            <Notice key={n} kind="rest">
+              {n}
+            </Notice>
+          ))}
+          {data.choices.length > 1 ? (
+            <Button
+              label="Another way with your products"
+              onPress={() => setShown((shown + 1) % data.choices.length)}
+            />
+          ) : null}
+          <BoardFold start={start} wood={wood} grit={grit} steps={choice.steps} shelf={shelf} />
+        </>
+      ) : null}
+    </Section>
+  );
+}

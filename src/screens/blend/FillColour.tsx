@@ -1,0 +1,145 @@
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import useSWR from 'swr';
+import type { Lab, Tones } from '@/core/colour';
+import { MIX_SOURCE, type Colourant, type MixResult } from '@/core/pigment';
+import {
+  colourantsOf,
+  differenceWords,
+  fillAims,
+  FILL_MIX,
+  nextDrop,
+  outlookWords,
+  recipeOutlook,
+  recipeWords,
+} from '@/core/shelf';
+import { describeSource } from '@/core/sources';
+import { Button, FilePick, Fold, Notice, Progress, Section, Text } from '@/ui';
+import { computeInWorker, fileTones } from '@/worker';
+import { Tone } from '../shared/Swatch';
+import { useAct } from '../shared/useAct';
+import { namesOf, useShelf } from '../shared/useShelf';
+
+/** A fill in the sticks, waxes and putties that are owned: its ground, and the lines drawn into it. */
+export function FillColour({ tones }: { tones: Tones }) {
+  const { shelf, loading } = useShelf();
+  const colourants = colourantsOf(shelf);
+  if (loading) return null;
+  return (
+    <Section title="Mix the fill" help={describeSource(MIX_SOURCE)}>
+      {colourants.length === 0 ? (
+        <Notice kind="rest" title="No stick or putty on the shelf yet">
+          <View style={{ gap: 8 }}>
+            <Text>
+              Put yours on the colour shelf; then which of them to mix, and in how many parts, is worked out.
+            </Text>
+            <Button label="Open the colour shelf" kind="main" onPress={() => router.push('/colours')} />
+          </View>
+        </Notice>
+      ) : (
+        fillAims(tones).map((aim) => (
+          <Mix key={aim.id} {...aim} colourants={colourants} nameOf={namesOf(shelf)} />
+        ))
+      )}
+    </Section>
+  );
+}
+
+function Mix({
+  label,
+  lab,
+  colourants,
+  nameOf,
+}: {
+  label: string;
+  lab: Lab;
+  colourants: Colourant[];
+  nameOf: (id: string) => string;
+}) {
+  const input = { target: lab, colourants, ...FILL_MIX };
+  const { data, error } = useSWR<MixResult, Error>(
+    ['mix', JSON.stringify(input)],
+    async () => (await computeInWorker('colour.mix', input)) as MixResult,
+    { keepPreviousData: true, revalidateOnFocus: false },
+  );
+  const [chosen, setChosen] = useState(0);
+  if (error) return <Notice kind="stop">{error.message}</Notice>;
+  if (!data) return <Progress label={`Mixing for the ${label.toLowerCase()}`} fraction={0.5} />;
+  const recipe = data.recipes[chosen] ?? data.recipes[0];
+  if (!recipe) return null;
+  const outlook = recipeOutlook(recipe, colourants);
+  return (
+    <View style={{ gap: 8 }}>
+      <Text kind="subheading">{label}</Text>
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        <Tone lab={lab} label="Aim" />
+        <Tone lab={recipe.lab} label="Mixture" />
+      </View>
+      <Text>{recipeWords(recipe, colourants, nameOf)}</Text>
+      <Text kind="quiet">{`Expected ${differenceWords(outlook)} ΔE00 off. ${outlookWords(outlook)}`}</Text>
+      {data.notes.map((n) => (
+        <Notice key={n} kind="rest">
+          {n}
+        </Notice>
+      ))}
+      <View style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
+        {data.recipes.length > 1 ? (
+          <Button
+            label="Another recipe"
+            name={`Another recipe for the ${label.toLowerCase()}`}
+            onPress={() => setChosen((chosen + 1) % data.recipes.length)}
+          />
+        ) : null}
+      </View>
+      <Trial label={label} goal={lab} colourants={colourants} nameOf={nameOf} />
+    </View>
+  );
+}
+
+/** A trial that was photographed: what it wants, and what to add. */
+function Trial({
+  label,
+  goal,
+  colourants,
+  nameOf,
+}: {
+  label: string;
+  goal: Lab;
+  colourants: readonly Colourant[];
+  nameOf: (id: string) => string;
+}) {
+  const act = useAct();
+  const [trial, setTrial] = useState<Lab>();
+  const take = (file: File): void =>
+    act(async () => {
+      setTrial((await fileTones(file, file.name)).mean);
+    });
+  const next = trial ? nextDrop(trial, goal, colourants) : undefined;
+  return (
+    <Fold title={`Compare a trial of the ${label.toLowerCase()}`}>
+      <Text kind="quiet">
+        Drop some on a scrap, photograph it filling the picture, in the light in which the face was taken.
+      </Text>
+      <FilePick label="Photograph the trial" accept="image/png,image/jpeg" onFile={take} />
+      {trial && next ? (
+        <>
+          <View style={{ flexDirection: 'row', gap: 8 }}>
+            <Tone lab={goal} label="Aim" />
+            <Tone lab={trial} label="Trial" />
+            {next.add ? <Tone lab={next.add.lab} label="After the next drop" /> : null}
+          </View>
+          <Text>
+            {next.wants.length === 0
+              ? 'It is as near as can be told. Use it.'
+              : `It wants to be ${next.wants.join(' and ')}. ${
+                  next.add
+                    ? `To six parts of it bring in one part ${nameOf(next.add.id)}.`
+                    : 'None of your colours brings it nearer: begin again from a lighter one.'
+                }`}
+          </Text>
+        </>
+      ) : null}
+    </Fold>
+  );
+}

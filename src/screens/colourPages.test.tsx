@@ -1,0 +1,128 @@
+import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { browserStore, createRecord } from '@/records';
+import { boxWith, IN_THE_MIDDLE, openPage, press, route, stored, type } from '@/testing/room';
+import { BlendScreen } from './blend/BlendScreen';
+import { ColourScreen } from './colours/ColourScreen';
+import { ColourShelfScreen } from './colours/ColourShelfScreen';
+
+const mockOld = {
+  ground: [52, 13, 32],
+  mean: [45, 13, 28],
+  line: [34, 11, 20],
+  coherence: 0.5,
+  pixels: 2000,
+};
+const mockBare = { ground: [66, 9, 24], mean: [60, 9, 23], line: [50, 9, 20], coherence: 0.5, pixels: 2000 };
+const mockFound = { ...mockOld, mean: [47, 15, 30] };
+
+jest.mock('expo-router', () => jest.requireActual('@/testing/room').routerMock);
+jest.mock('@/worker', () => ({
+  ...jest.requireActual('@/testing/room').workerMock,
+  storePicture: async () => ({ jpeg: '/9j/4AAQ', widthPx: 10, heightPx: 10 }),
+  tonesAroundDamage: async () => mockOld,
+  swatchTones: async () => mockBare,
+  fileTones: async () => mockFound,
+}));
+jest.setTimeout(30_000);
+
+const colours = async () => (await browserStore.list('colour')).records;
+
+/** A photo of the face, whose colours come from the mock above. */
+const PHOTO = { id: 'photo', widthPx: 600, heightPx: 450 };
+
+const photographed = (damage: Parameters<typeof boxWith>[0]) =>
+  boxWith({ outline: IN_THE_MIDDLE, ...damage }, { face: { picture: PHOTO }, piece: { school: 'clear' } });
+
+const pick = (label: string): Promise<void> =>
+  act(async () => {
+    const [field] = screen.UNSAFE_getAllByProps({ type: 'file', 'aria-label': label });
+    const onChange: unknown = field?.props.onChange;
+    const event = { currentTarget: { files: [new File(['x'], 'board.jpg')], value: '' } };
+    if (typeof onChange === 'function') onChange(event);
+  });
+
+test('an empty shelf says what it is for; a starter shelf comes onto it and can be taken off again', async () => {
+  await openPage(<ColourShelfScreen />, {}, 'Put your colours on the shelf');
+  await press('Begin with a starter shelf');
+  await waitFor(() => expect(screen.getByText('Honey stick')).toBeOnTheScreen());
+  expect(await colours()).toHaveLength(24);
+  await press('Undo');
+  await waitFor(async () => expect(await colours()).toEqual([]));
+  await press('Begin with a starter shelf');
+  await waitFor(() => expect(screen.getByText('Clear lacquer')).toBeOnTheScreen());
+});
+
+test('a colour is typed, and is then no longer a general kind', async () => {
+  const [first] = await colours();
+  const id = first?.id ?? '';
+  await openPage(<ColourScreen />, { id }, first?.body.name ?? '');
+  expect(screen.getByText(/^A general kind, its colour from memory/)).toBeOnTheScreen();
+  await type('Lightness L*, black 0, white 100', '44');
+  await waitFor(async () => expect((await stored('colour', id))?.lab[0]).toBe(44));
+  expect((await stored('colour', id))?.general).toBeUndefined();
+  await type('Lightness L*, black 0, white 100', '140');
+  expect(screen.getByText(/is not a number between 0.0 and 100.0/)).toBeOnTheScreen();
+  await press('Delete this colour');
+  await waitFor(async () => expect(await stored('colour', id)).toBeUndefined());
+  expect(route.went).toEqual(['/colours']);
+});
+
+test('a fill is mixed from the sticks that are owned, for its ground and its lines', async () => {
+  const { damage } = await photographed({ kind: 'gouge', method: 'burnIn' });
+  await openPage(<BlendScreen />, { id: damage }, 'Mix the fill');
+  await waitFor(() => expect(screen.getAllByText(/^(Melt or stir|Take) /)).toHaveLength(2), {
+    timeout: 15_000,
+  });
+  expect(screen.getAllByText(/ΔE00 off\. Seen at arm’s length/)).toHaveLength(2);
+  expect(screen.getAllByText(/± \d\.\d/)).toHaveLength(2);
+  const before = screen.getAllByText(/^(Melt or stir|Take) /)[0]?.props.children;
+  await press('Another recipe for the ground');
+  await waitFor(() =>
+    expect(screen.getAllByText(/^(Melt or stir|Take) /)[0]?.props.children).not.toBe(before),
+  );
+});
+
+test('new wood is coloured with the dyes and toners owned; a board is kept and counts from then on', async () => {
+  await act(async () => {
+    await createRecord(
+      'veneer',
+      {
+        name: 'Sheet',
+        species: 'walnut',
+        thicknessMm: 0.7,
+        alongMm: 300,
+        acrossMm: 200,
+        note: '',
+        pictureId: 'sheet',
+      },
+      'sheet-1',
+    );
+  });
+  const { damage } = await photographed({
+    kind: 'missingVeneer',
+    method: 'veneerPatch',
+    patch: { veneerId: 'sheet-1' },
+  });
+  await openPage(<BlendScreen />, { id: damage }, 'In your own products');
+  await waitFor(() => expect(screen.getByText(/^1\. .+ thin coat/)).toBeOnTheScreen(), { timeout: 20_000 });
+  expect(screen.getByText(/^(Stop here|What is left|Likely)/)).toBeOnTheScreen();
+  await press('I made a test board');
+  await pick('Photograph the board and keep it');
+  await waitFor(async () => expect((await browserStore.list('board')).records).toHaveLength(1), {
+    timeout: 10_000,
+  });
+  const [board] = (await browserStore.list('board')).records;
+  expect(board?.body).toMatchObject({ wood: 'Sheet', ground: mockBare.mean, measured: mockBare.mean });
+  expect(board?.body.coats.length).toBeGreaterThan(0);
+});
+
+test('boards are found by wood or product, and one can be deleted', async () => {
+  await openPage(<ColourShelfScreen />, {}, 'Test boards');
+  await act(async () => void fireEvent.changeText(screen.getByLabelText('Find a board'), 'elm'));
+  expect(screen.getByText('No board says that.')).toBeOnTheScreen();
+  await act(async () => void fireEvent.changeText(screen.getByLabelText('Find a board'), 'sheet'));
+  await press((await browserStore.list('board')).records.map((b) => `${b.body.name}, on Sheet`)[0] ?? '');
+  expect(screen.getByText(/^Expected and measured differ by/)).toBeOnTheScreen();
+  await press((await browserStore.list('board')).records.map((b) => `Delete ${b.body.name}`)[0] ?? '');
+  await waitFor(async () => expect((await browserStore.list('board')).records).toEqual([]));
+});
