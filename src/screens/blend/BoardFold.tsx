@@ -32,7 +32,9 @@ export function BoardFold({
   const planned = steps.map((s): Coats => ({ colourId: s.id, coats: s.coats }));
   const [own, setOwn] = useState<Coats[]>();
   const coats = own ?? planned;
-  const others = shelf.filter((c) => roleOf(c.body.kind) !== 'mix' && !coats.some((k) => k.colourId === c.id));
+  const others = shelf.filter(
+    (c) => roleOf(c.body.kind) !== 'mix' && !coats.some((k) => k.colourId === c.id),
+  );
   const save = (file: File): void =>
     act(async () => {
       const { jpeg, widthPx, heightPx } = await storePicture(file, file.name);
