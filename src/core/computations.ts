@@ -36,6 +36,7 @@ import {
   mixColour,
   mixSchema,
 } from './pigment';
+import { findKnown, findRegion, knownSchema, regionSchema } from './sight';
 import { placePatch, placeSchema } from './spot';
 import { camberOf, camberSchema } from './stack';
 import { rankStock, stockRankSchema } from './veneer';
@@ -94,6 +95,8 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['letin.part', computation(partSchema, partPlan, 'letin.part')],
   ['veneer.match', computation(stockRankSchema, rankStock, 'veneer.match')],
   ['veneer.place', computation(placeSchema, placePatch, 'veneer.place')],
+  ['photo.known', computation(knownSchema, findKnown, 'photo.known')],
+  ['photo.region', computation(regionSchema, findRegion, 'photo.region')],
   ['letin.pilot', computation(pilotSchema, pilotPlan, 'letin.pilot')],
   ['letin.drawer', computation(drawerSchema, drawerPlan, 'letin.drawer')],
   ['joint.close', computation(closeSchema, closePlan, 'joint.close')],

@@ -174,8 +174,8 @@ describe('new wood of any kind is coloured', () => {
   });
 
   test('a repair without new wood says so, and paint covers all of it', async () => {
-    const filled = await boxWith({ kind: 'gouge', method: 'hardWax', outline: IN_THE_MIDDLE }, solid);
-    await openPage(<BlendScreen />, { id: filled.damage }, 'No new wood here');
+    const glued = await boxWith({ method: 'floodAndPress' });
+    await openPage(<BlendScreen />, { id: glued.damage }, 'No new wood here');
     const painted = await boxWith(letIn, { ...solid, piece: { goal: 'paint' } });
     await openPage(<JointScreen />, { id: painted.damage }, 'Open the bench plan');
     expect(screen.queryByText('Next: colour it')).toBeNull();

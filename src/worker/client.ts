@@ -1,12 +1,13 @@
 import * as Comlink from 'comlink';
 import type { Tones } from '@/core/colour';
 import type { Bar, Front } from '@/core/front';
-import type { Polygon } from '@/core/geometry';
+import type { Point, Polygon } from '@/core/geometry';
 import type { QuietSlit } from '@/core/glueup';
 import type { Deadline, FaceView, Moves, Plan, SpotSearch } from '@/core/job';
 import type { Manifest, Preview, TakeChoices, Taken } from '@/records/backup';
 import type { Room } from '@/records/room';
-import type { WoodCard } from '@/core/veneer';
+import type { KnownFound, KnownThing } from '@/core/sight';
+import type { GrainRead, WoodCard } from '@/core/veneer';
 import { openLine, overLine, type Line } from './line';
 import type { BenchPlan } from './shelf';
 import type { FoundSpots } from './spots';
@@ -93,6 +94,23 @@ export const findSpots = (search: SpotSearch, options: JobOptions): Promise<Foun
 /** The card of a surface. @param wideMm what its photo shows from left to right */
 export const readWoodCard = (pictureId: string, wideMm: number): Promise<WoodCard> =>
   run({}, (id, worker) => worker.woodCard(id, pictureId, wideMm));
+
+/** Where a card, a sheet or the face lies in a photo. @param near corners to be moved onto the edges, in shares of the photo */
+export const findKnownThing = (
+  pictureId: string,
+  object: KnownThing,
+  near: Point[] | undefined,
+  options: JobOptions,
+): Promise<KnownFound> =>
+  run(options, (id, worker, onProgress) => worker.known(id, pictureId, object, near, onProgress));
+
+/** The outline of what was tapped on a face; empty where nothing stands out. @param at mm in the view's own frame */
+export const regionInPhoto = (view: FaceView, at: Point): Promise<Point[]> =>
+  run({}, (id, worker) => worker.region(id, view, at));
+
+/** The way of the grain in a part of a face. @param within its outline in the view's own frame, mm */
+export const grainInPhoto = (view: FaceView, within: Polygon): Promise<GrainRead> =>
+  run({}, (id, worker) => worker.grain(id, view, within));
 
 /** The tones of a photo that is not kept. */
 export const fileTones = (file: Blob, name: string): Promise<Tones> =>

@@ -3,11 +3,12 @@ import type { JobContext } from '@/core/check';
 import { labFromRgb, tonesAround, tonesOfSwatch, tonesWithin, type Tones } from '@/core/colour';
 import { compute } from '@/core/computations';
 import type { Bar, Front } from '@/core/front';
-import type { Polygon } from '@/core/geometry';
+import type { Point, Polygon } from '@/core/geometry';
 import { quietSlit, type QuietSlit } from '@/core/glueup';
 import type { Deadline, FaceView, Moves, Plan, SpotSearch } from '@/core/job';
 import { inspectPicture, STORED_SIDE_PX, warp, type Raster } from '@/core/picture';
-import { woodCard, type WoodCard } from '@/core/veneer';
+import { findKnown, findRegion, type KnownFound, type KnownThing } from '@/core/sight';
+import { readGrain, woodCard, type GrainRead, type WoodCard } from '@/core/veneer';
 import {
   previewBackup,
   readBackup,
@@ -267,6 +268,38 @@ const api = {
       const { jpeg } = await prepared(file, name);
       return tonesOfSwatch(await decode(new Blob([bytesOf(jpeg)], { type: 'image/jpeg' })));
     });
+  },
+
+  /** Where the known thing lies in a photo, or its corners moved onto the edges. */
+  known(
+    id: number,
+    pictureId: string,
+    object: KnownThing,
+    near: Point[] | undefined,
+    onProgress?: Progress,
+  ): Promise<Outcome<KnownFound>> {
+    return job(id, onProgress, async (context) =>
+      findKnown({ image: await photo(pictureId), object, ...(near ? { near } : {}) }, context),
+    );
+  },
+
+  /** The outline of what was tapped on a face, mm; nothing where nothing stands out. */
+  region(id: number, view: FaceView, [x, y]: Point): Promise<Outcome<Point[]>> {
+    return job(id, undefined, async (context) => {
+      const image = await redraw(view, context);
+      const [wide, tall] = [image.width * view.mmPerPixel, image.height * view.mmPerPixel];
+      return findRegion({ image, at: [x / wide, y / tall] }).outline.map(([u, v]): Point => [
+        u * wide,
+        v * tall,
+      ]);
+    });
+  },
+
+  /** The way of the grain in a part of a face, and how surely. */
+  grain(id: number, view: FaceView, within: Polygon): Promise<Outcome<GrainRead>> {
+    return job(id, undefined, async (context) =>
+      readGrain(await redraw(view, context), view.mmPerPixel, within),
+    );
   },
 
   swatchTones(id: number, pictureId: string): Promise<Outcome<Tones>> {

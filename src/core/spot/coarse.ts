@@ -1,7 +1,7 @@
 import type { Point, Polygon } from '../geometry';
 import { breathe, type JobContext } from '../check';
 import { fourier, type Field } from './fft2';
-import { between, type Plane } from './gray';
+import { between, type Plane } from '../picture';
 import type { Ring } from './ring';
 
 const { ceil, max, min, sqrt } = Math;

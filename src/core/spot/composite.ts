@@ -1,7 +1,6 @@
 import { boundingBox, centroidOf, containment, type Polygon } from '../geometry';
-import type { Raster } from '../picture';
 import { laidOn, type Turn } from './coarse';
-import { between, planesOf } from './gray';
+import { between, planesOf, type Raster } from '../picture';
 
 const { floor, max, min } = Math;
 

@@ -12,9 +12,8 @@ import {
   type Polygon,
 } from '../geometry';
 import { derived, memory, sourced, type Source } from '../sources';
-import type { Raster } from '../picture';
 import { coarse, laidOn, outlineOn, type Found, type Turn } from './coarse';
-import { planesOf, shrinkAll, type Planes } from './gray';
+import { asRaster, planesOf, shrinkAll, type Planes, type Raster } from '../picture';
 import { climb, samplesOf } from './refine';
 import { ringOf, type Ring } from './ring';
 
@@ -46,8 +45,6 @@ export type PlaceResult = { placements: Placement[]; notes: string[] };
 export const PLACE_SOURCE: Source = derived(
   'ring of sound wood against what surrounds each place of the sheet: weighted correlation of the three colours with mean and contrast taken out, so that an overall tint does not count',
 );
-/** A picture larger than this is made smaller before it comes here. megapixels */
-const MOST_MEGAPIXELS = 16;
 /** Both pictures are compared no finer than this: a seam is not cut finer. px */
 const FINEST = { reachPx: 260, megapixels: 4 };
 /** Points of the fields of the first search: two to the seventeenth. */
@@ -89,22 +86,6 @@ export const placeSchema = Joi.object({
   top: Joi.number().integer().min(1).max(20).required(),
 });
 
-/** Bytes as they come from another room or door. */
-const isList = (value: unknown): value is ArrayLike<number> =>
-  Array.isArray(value) || (ArrayBuffer.isView(value) && !(value instanceof DataView));
-
-function assertImage(what: string, { width, height, data }: Raster): Raster {
-  if (width * height > MOST_MEGAPIXELS * 1e6)
-    throw new RangeError(
-      `${what} has ${((width * height) / 1e6).toFixed(0)} megapixels; at most ${MOST_MEGAPIXELS} are searched. Make it smaller first; nothing is lost.`,
-    );
-  const given: unknown = data;
-  const bytes = data instanceof Uint8ClampedArray ? data : isList(given) ? Uint8ClampedArray.from(given) : undefined; // prettier-ignore
-  if (bytes?.length !== 4 * width * height)
-    throw new RangeError(`${what} is no picture of ${width} × ${height} pixels with four bytes each.`);
-  return { width, height, data: bytes };
-}
-
 /** Smallest factor by which a picture with its rim all round fits a field that is transformed at once. */
 function coarseFactor(
   { width, height }: { width: number; height: number },
@@ -138,8 +119,8 @@ function turnsOf(tolerance: number, stepDegrees: number, flips: boolean): Turn[]
  */
 export async function placePatch(input: PlaceInput, job: JobContext = {}): Promise<PlaceResult> {
   const { grainToleranceDegrees: tolerance, flips, top } = input;
-  const targetImage = assertImage('The picture of the face', input.target.image);
-  const donorImage = assertImage('The picture of the sheet', input.donor.image);
+  const targetImage = asRaster('The picture of the face', input.target.image);
+  const donorImage = asRaster('The picture of the sheet', input.donor.image);
   for (const o of [input.target.outline, input.donor.outline, ...(input.donor.keepOut ?? [])])
     assertOutline(o);
   const notes: string[] = [];

@@ -1,5 +1,5 @@
 import type { Found } from './coarse';
-import { between, type Planes } from './gray';
+import { between, type Planes } from '../picture';
 import type { Ring } from './ring';
 
 /** Places of the ring that are compared: their weight, where they lie from the middle, and the three colours there. */

@@ -9,7 +9,7 @@ import {
   type Polygon,
 } from '../geometry';
 import { memory, sourced } from '../sources';
-import type { Plane, Planes } from './gray';
+import type { Plane, Planes } from '../picture';
 
 const { max, min, sqrt } = Math;
 

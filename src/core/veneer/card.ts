@@ -40,14 +40,12 @@ const LEAST_SIDE_PX = 24;
 const NEARLY = 0.7;
 const MOST_TONES = 20_000;
 
-/**
- * The card of a surface.
- *
- * @param mmPerPixel scale of its picture
- * @param within what is wood in it, mm; all of it where none is given
- * @throws RangeError for a picture that is too small
- */
-export function woodCard({ data, width, height }: Raster, mmPerPixel: number, within?: Polygon): WoodCard {
+/** Brightness of a picture, and which of its pixels are wood. @throws RangeError for a picture that is too small */
+function woodIn(
+  { data, width, height }: Raster,
+  mmPerPixel: number,
+  within: Polygon | undefined,
+): { bright: Float32Array; wood: Uint8Array; count: number } {
   if (min(width, height) < LEAST_SIDE_PX)
     throw new RangeError(`The picture is only ${width} × ${height} pixels; ${LEAST_SIDE_PX} each way are needed to read its grain. Take a closer one.`); // prettier-ignore
   const inside = within ? containment(within) : undefined;
@@ -63,6 +61,39 @@ export function woodCard({ data, width, height }: Raster, mmPerPixel: number, wi
         count++;
       }
     }
+  return { bright, wood, count };
+}
+
+export type GrainRead = { degrees: number; coherence: number };
+/** Below this the grain is not said to run one way. */
+export const SURE_GRAIN = sourced(0.2, memory('burr and flat figure lie below it'));
+
+/**
+ * The way of the grain in a part of a face, clockwise from level, and how surely.
+ *
+ * @throws RangeError for a picture that is too small
+ */
+export function readGrain(picture: Raster, mmPerPixel: number, within: Polygon): GrainRead {
+  const { bright, wood } = woodIn(picture, mmPerPixel, within);
+  const { grainDeg, coherence } = grain(bright, wood, picture.width, picture.height);
+  return { degrees: grainDeg, coherence };
+}
+
+/** What was read of the grain, and how far to trust it. */
+export const grainWords = ({ degrees, coherence }: GrainRead): string =>
+  coherence < SURE_GRAIN.value
+    ? `The figure runs many ways here; on the whole ${Math.round(degrees)}°. Look closely, and drag the arrow.`
+    : `The grain runs at ${Math.round(degrees)}° from level. Look whether the arrow lies along it.`;
+
+/**
+ * The card of a surface.
+ *
+ * @param mmPerPixel scale of its picture
+ * @param within what is wood in it, mm; all of it where none is given
+ * @throws RangeError for a picture that is too small
+ */
+export function woodCard({ data, width, height }: Raster, mmPerPixel: number, within?: Polygon): WoodCard {
+  const { bright, wood, count } = woodIn({ data, width, height }, mmPerPixel, within);
   const { grainDeg, coherence } = grain(bright, wood, width, height);
   const { periodPx, strength } = period(bright, wood, width, height, grainDeg);
   const step = max(1, floor(sqrt(count / MOST_TONES)));

@@ -23,6 +23,7 @@ import { useChange } from '../shared/useChange';
 import { useFaceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { boardOf, type Board } from '@/core/job';
+import { ReadGrain } from './ReadGrain';
 import { contentOf, strokeAt } from '@/core/job';
 
 /** A line through the middle of the face at an angle, as places in the picture. */
@@ -186,6 +187,16 @@ export function GrainScreen() {
         value={kind}
         onChange={setKind}
       />
+      {kind === 'uniform' || kind === 'border' || (kind === 'zones' && leaf) ? (
+        <ReadGrain
+          board={board}
+          pictureId={face.body.picture?.id}
+          within={kind === 'zones' && leaf ? leaf.outline.map(onBoard) : board.plane.outline}
+          onRead={(degrees) =>
+            kind === 'zones' ? setLeaf({ degrees }) : change(face, { grain: arrowAt(board, degrees) })
+          }
+        />
+      ) : null}
       {kind === 'uniform' || kind === 'border' ? (
         <>
           <Text>

@@ -28,7 +28,19 @@ import { CopyFold } from './CopyFold';
 import { GrewFold } from './GrewFold';
 import { remarked, shifted, storedMark, tapped, MARK_TOOLS } from '@/core/job';
 import { PointFields, SizeFields } from './MarkFields';
-import { boardOf, damageLabel, isMarked, markMm, markOf, outlineMm, surveyed, type Board } from '@/core/job';
+import {
+  boardOf,
+  damageLabel,
+  isMarked,
+  markMm,
+  markOf,
+  outlineMm,
+  surveyed,
+  viewOf,
+  type Board,
+} from '@/core/job';
+import { proposalWords } from '@/core/sight';
+import { regionInPhoto } from '@/worker';
 
 /** How much of the face is shown round a damage that is opened again. mm. */
 const ROOM_MM = 50;
@@ -46,6 +58,7 @@ export function MarkScreen() {
   const { length, area } = useUnits();
   const [past, setPast] = useState<Mark[]>([]);
   const [future, setFuture] = useState<Mark[]>([]);
+  const [proposing, setProposing] = useState(false);
   // A tool that is chosen before anything is placed.
   const [picked, setPicked] = useState<MarkTool>();
   const { damage, face, piece } = view;
@@ -102,6 +115,7 @@ export function MarkScreen() {
       </Page>
     );
   }
+  const pictureId = face.body.picture?.id;
   const toPicture = (p: Point): Point => inPicture(board, p);
   const mark = markMm(body, board);
   const survey = surveyed(body, face.body);
@@ -117,6 +131,15 @@ export function MarkScreen() {
     const spot = tapOnFace(board.plane.outline, at);
     if (!spot) {
       say({ text: 'That tap was beside the face, so nothing was marked. What is marked is unchanged.' });
+      return;
+    }
+    if (proposing && pictureId) {
+      act(async () => {
+        const outline = await regionInPhoto(viewOf(board, pictureId), spot.at);
+        setProposing(false);
+        if (outline.length >= 3) putMm({ tool: 'area', outline });
+        say({ text: proposalWords(outline.length) });
+      });
       return;
     }
     if (spot.drawn) say({ text: 'That tap was just beside the face; the point was drawn to its edge.' });
@@ -182,6 +205,18 @@ export function MarkScreen() {
       ) : (
         <Text kind="strong">{MARK_TOOLS[tool].hint}</Text>
       )}
+      {tool === 'area' && pictureId ? (
+        proposing ? (
+          <View style={{ gap: 8 }}>
+            <Text kind="strong" live>
+              Now tap once inside the damage. Its outline is proposed from its colour.
+            </Text>
+            <Button label="Leave it, I tap the points" onPress={() => setProposing(false)} />
+          </View>
+        ) : (
+          <Button label="Propose the outline from one tap" onPress={() => setProposing(true)} />
+        )
+      ) : null}
       <SizeFields mark={draft.value} onChange={put} />
       <View style={styles.row}>
         <Button label="Undo" onPress={() => step(past, setPast, setFuture)} disabled={past.length === 0} />

@@ -20,6 +20,7 @@ import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useChange';
 import { useFaceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
+import { FindCorners } from './FindCorners';
 import { RawPhoto } from './RawPhoto';
 import { attempt } from '@/core/check';
 import { boardOf, frameOf } from '@/core/job';
@@ -173,6 +174,14 @@ export function ScaleScreen() {
           onChange={setDragging}
         />
       )}
+      {saved.kind === 'rectangle' && face.body.picture ? (
+        <FindCorners
+          pictureId={face.body.picture.id}
+          object={saved.object}
+          corners={saved.corners}
+          onFound={(found) => set({ scale: { ...saved, corners: found } })}
+        />
+      ) : null}
       {saved.kind === 'rectangle' && saved.object === 'face' ? (
         <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap' }}>
           <LengthField

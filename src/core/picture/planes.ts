@@ -1,4 +1,4 @@
-import type { Raster } from '../picture';
+import type { Raster } from './warp';
 
 const { floor, max, min } = Math;
 

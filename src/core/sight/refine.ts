@@ -1,0 +1,79 @@
+import type { Point } from '../geometry';
+import { between, type Planes } from '../picture';
+import type { Quad } from './judge';
+
+const { hypot } = Math;
+
+/** Places measured along a side, and how far to either side of it, px. */
+const PLACES = 40;
+const REACH = 5;
+const QUARTER = 0.25;
+
+/** Where the colour changes most across a side near a point: px off the side, with how much it changes. */
+function stepAt(
+  planes: Planes,
+  x: number,
+  y: number,
+  nx: number,
+  ny: number,
+): { off: number; change: number } {
+  let [best, change] = [0, 0];
+  for (let off = -REACH; off <= REACH; off += QUARTER) {
+    let sum = 0;
+    for (const p of planes.channels) {
+      const d = between(p, x + (off + 1) * nx, y + (off + 1) * ny) - between(p, x + (off - 1) * nx, y + (off - 1) * ny); // prettier-ignore
+      sum += d * d;
+    }
+    if (sum > change) [best, change] = [off, sum];
+  }
+  return { off: best, change: Math.sqrt(change) };
+}
+
+/** A straight line through measured steps, weighted by how strong they are, without those that lie far off it. */
+function lineThrough(steps: readonly { t: number; off: number; change: number }[]): {
+  at: number;
+  slope: number;
+} {
+  let used = steps;
+  let line = { at: 0, slope: 0 };
+  for (let round = 0; round < 4; round++) {
+    const w = used.reduce((s, p) => s + p.change, 0) || 1;
+    const mt = used.reduce((s, p) => s + p.change * p.t, 0) / w;
+    const mo = used.reduce((s, p) => s + p.change * p.off, 0) / w;
+    const tt = used.reduce((s, p) => s + p.change * (p.t - mt) ** 2, 0);
+    const to = used.reduce((s, p) => s + p.change * (p.t - mt) * (p.off - mo), 0);
+    const slope = tt > 0 ? to / tt : 0;
+    line = { at: mo - slope * mt, slope };
+    const far = steps.map((p) => Math.abs(p.off - line.at - line.slope * p.t));
+    const typical = [...far].sort((a, b) => a - b)[Math.floor(far.length / 2)] ?? 1;
+    used = steps.filter((_, i) => (far[i] ?? 0) <= Math.max(0.6, 2.5 * typical));
+    if (used.length < 4) break;
+  }
+  return line;
+}
+
+/** Moves each side onto the step of colour along it, between pixels. */
+export function settled(quad: Quad, planes: Planes): Quad {
+  const sides = quad.map((a, s): { p: Point; d: Point } => {
+    const b = quad[(s + 1) % 4] ?? a;
+    const long = hypot(b[0] - a[0], b[1] - a[1]) || 1;
+    const [ux, uy] = [(b[0] - a[0]) / long, (b[1] - a[1]) / long];
+    const [nx, ny] = [uy, -ux];
+    const steps = Array.from({ length: PLACES }, (_, k) => {
+      const t = (0.06 + (0.88 * k) / (PLACES - 1)) * long;
+      return { t, ...stepAt(planes, a[0] + t * ux, a[1] + t * uy, nx, ny) };
+    });
+    const { at, slope } = lineThrough(steps);
+    return { p: [a[0] + at * nx, a[1] + at * ny], d: [ux + slope * nx, uy + slope * ny] };
+  });
+  const corner = (i: number): Point => {
+    const [one, two] = [sides[(i + 3) % 4], sides[i]];
+    const old = quad[i] ?? [0, 0];
+    if (!one || !two) return old;
+    const det = one.d[0] * two.d[1] - one.d[1] * two.d[0];
+    if (Math.abs(det) < 1e-6) return old;
+    const t = ((two.p[0] - one.p[0]) * two.d[1] - (two.p[1] - one.p[1]) * two.d[0]) / det;
+    return [one.p[0] + t * one.d[0], one.p[1] + t * one.d[1]];
+  };
+  return [corner(0), corner(1), corner(2), corner(3)];
+}
