@@ -1,4 +1,4 @@
-import { lazy, Suspense, type ComponentType } from 'react';
+import { useEffect, useState, type ComponentType } from 'react';
 import type * as workshop from './workshop';
 import { Missing } from './shared/Missing';
 
@@ -11,18 +11,19 @@ type PageName = {
 /** Loads the workshop before it is asked for; that it cannot be is told when it is. */
 export const loadEarly = (): void => void import('./workshop').then(warm, () => undefined);
 
-let warming = false;
+/** The workshop, once it is loaded. */
+let ready: Workshop | undefined;
 
 /**
  * Runs the code of the pages one after another whenever the browser has nothing else to do. A part of the app is run when it is first
  * asked for, and that is most of what the first opening of a page costs: done before, the page has only to draw itself.
  */
 function warm(loaded: Workshop): void {
-  if (warming) return;
-  warming = true;
+  if (ready) return;
+  ready = loaded;
   const names = Object.keys(loaded);
   const next = (): void => {
-    const name = names.pop();
+    const name = names.shift();
     if (name === undefined) return;
     Reflect.get(loaded, name);
     whenIdle(next);
@@ -63,14 +64,29 @@ export async function loadWorkshop(): Promise<Workshop> {
   }
 }
 
-/** A page of the workshop, which is loaded when the first of them is opened, or before, when there is nothing else to do. */
+/**
+ * A page of the workshop, which is loaded when the first of them is opened, or before, when there is nothing else to do. Not by React's own
+ * `lazy`: what has once shown that it waits is held back there for 300 ms, loaded or not.
+ */
 export function fromWorkshop(name: PageName): ComponentType {
-  const Screen = lazy(async () => ({ default: (await loadWorkshop())[name] }));
   return function WorkshopPage() {
-    return (
-      <Suspense fallback={<Missing what="This page" loading />}>
-        <Screen />
-      </Suspense>
+    const [found, setFound] = useState<{ Screen?: ComponentType; problem?: unknown }>(() =>
+      ready ? { Screen: ready[name] } : {},
     );
+    const { Screen, problem } = found;
+    useEffect(() => {
+      if (Screen) return;
+      let shown = true;
+      loadWorkshop().then(
+        (loaded) => shown && setFound({ Screen: loaded[name] }),
+        (error: unknown) => shown && setFound({ problem: error }),
+      );
+      return () => {
+        shown = false;
+      };
+    }, [Screen]);
+    // The page around it tells what happened, and what is safe.
+    if (problem !== undefined) throw problem;
+    return Screen ? <Screen /> : <Missing what="This page" loading />;
   };
 }
