@@ -60,6 +60,8 @@ const NO_FIGURES: Record<string, string> = {
   'shelf.FILL_MIX': 'what is asked of the search, to be changed on the page',
   'shelf.MOST_BOARD_COATS': 'limits of what may be typed',
   'shelf.STRENGTH_LIMITS': 'limits of what may be typed',
+  'print.CHECK_BAR_MM': 'what is drawn on each sheet',
+  'print.PRINTER_SCALES': 'limits of what may be typed',
   'readings.MOISTURE_RANGE': 'limits of what may be typed',
 };
 

@@ -27,13 +27,18 @@ export function downloadBlob(blob: Blob, name: string): void {
 }
 
 /** Pages as a PDF. The library is loaded only now. @returns letters that the printed face has not */
-export async function downloadPdf(title: string, pages: readonly Page[], name: string): Promise<string[]> {
+export async function downloadPdf(
+  title: string,
+  pages: readonly Page[],
+  name: string,
+  printerScale: number,
+): Promise<string[]> {
   const [{ toPdf }, regular, bold] = await Promise.all([
     import('@/core/pdf'),
     font(regularFont),
     font(boldFont),
   ]);
-  const { bytes, missing } = await toPdf(title, pages, { regular, bold });
+  const { bytes, missing } = await toPdf(title, pages, { regular, bold }, printerScale);
   download(bytes, name, 'application/pdf');
   return missing;
 }

@@ -106,6 +106,15 @@ test('the check bar of the PDF measures 100 mm when poppler draws it', async () 
   expect(run).toBeLessThanOrEqual(1005);
 });
 
+test('for a printer that prints a hundredth too large the bar is drawn a hundredth shorter, about the middle of the page', async () => {
+  const page = rendered((await toPdf('Patch', sheetFor(SMALL), fonts(), 1.01)).bytes, 1);
+  const run = longestRun(page, 2600, 2850);
+  expect(run * 1.01).toBeGreaterThanOrEqual(997);
+  expect(run * 1.01).toBeLessThanOrEqual(1006);
+  expect(run).toBeLessThan(997);
+  await expect(toPdf('Patch', sheetFor(SMALL), fonts(), 1.5)).rejects.toThrow('The scale of the printer');
+});
+
 test('it asks the reader not to scale, and its text can be read out', async () => {
   const bytes = (await toPdf('Patch', sheetFor(SMALL), fonts())).bytes;
   const document = await PDFDocument.load(bytes);

@@ -1,5 +1,6 @@
 import fontkit from '@pdf-lib/fontkit';
 import {
+  concatTransformationMatrix,
   PDFDocument,
   PrintScaling,
   rgb,
@@ -8,6 +9,7 @@ import {
   type PDFImage,
   type PDFPage,
 } from 'pdf-lib';
+import { assertRange } from '../check';
 import { inLettersOf, isJpeg, printable, unprintedPicture, type Mark, type Page } from '../print';
 
 const PT_PER_MM = 72 / 25.4;
@@ -100,13 +102,16 @@ async function draw(mark: Mark, kit: Kit): Promise<void> {
  * Pages as a PDF at true size; readers are asked not to scale it when printing.
  *
  * @param title shown by readers
+ * @param printerScale how much larger than it should the printer prints, 0.95…1.05: all is drawn so much smaller about the page's middle
  * @returns the file's bytes, and the letters that the face has not
  */
 export async function toPdf(
   title: string,
   pages: readonly Page[],
   fonts: PrintFonts,
+  printerScale = 1,
 ): Promise<{ bytes: Uint8Array; missing: string[] }> {
+  assertRange('The scale of the printer', printerScale, '', 0.95, 1.05);
   const document = await PDFDocument.create();
   document.registerFontkit(fontkit);
   document.setTitle(printable(title), { showInWindowTitleBar: true });
@@ -118,6 +123,11 @@ export async function toPdf(
   const missing = new Set<string>();
   for (const { widthMm, heightMm, marks } of pages) {
     const page = document.addPage([widthMm * PT_PER_MM, heightMm * PT_PER_MM]);
+    if (printerScale !== 1) {
+      const k = 1 / printerScale;
+      const [x, y] = [(widthMm * PT_PER_MM) / 2, (heightMm * PT_PER_MM) / 2];
+      page.pushOperators(concatTransformationMatrix(k, 0, 0, k, x * (1 - k), y * (1 - k)));
+    }
     const kit: Kit = {
       page,
       height: heightMm,

@@ -31,6 +31,21 @@ export type PictureMark = {
 
 export type Page = { widthMm: number; heightMm: number; marks: Mark[] };
 
+/** A printer that is further off than this is set to fit the paper; that is to be put right there. */
+export const PRINTER_SCALES = { least: 0.95, most: 1.05 };
+/** The bar on each sheet, mm. */
+export const CHECK_BAR_MM = 100;
+
+/** The scale of a printer from a print made with one scale, on which the bar measures so much. */
+export const printerScaleFrom = (before: number, measuredMm: number): number =>
+  Math.min(PRINTER_SCALES.most, Math.max(PRINTER_SCALES.least, before * (measuredMm / CHECK_BAR_MM)));
+
+/** What is done about the printer. */
+export const printerWords = (scale: number): string =>
+  scale === 1
+    ? 'Printed as drawn.'
+    : `Your printer prints ${Math.abs(100 * (scale - 1)).toFixed(1)} % too ${scale > 1 ? 'large' : 'small'}; sheets are drawn so much ${scale > 1 ? 'smaller' : 'larger'}. Print one, and see that its bar is true.`;
+
 export type Paper = 'a4' | 'letter';
 export const PAPERS_SOURCE = published('ISO 216 and ANSI/ASME Y14.1', 'A4 and Letter');
 export const PAPERS: Record<Paper, { widthMm: number; heightMm: number }> = {

@@ -8,6 +8,10 @@ export {
   type Mark,
   type Page,
   type Paper,
+  CHECK_BAR_MM,
+  PRINTER_SCALES,
+  printerScaleFrom,
+  printerWords,
 } from './drawing';
 export { inLettersOf, missingWords, printable } from './letters';
 export { toSvg } from './svg';

@@ -12,6 +12,7 @@ import { LinkRow } from '../shared/LinkRow';
 import { useAct } from '../shared/useAct';
 import { CoatsFold } from './CoatsFold';
 import { GluesFold } from './GluesFold';
+import { PrinterField } from './PrinterField';
 import { MaterialsSection } from './MaterialsSection';
 import { BoardsSection, ClampsSection, PaceFields } from './PressKit';
 import { attempt } from '@/core/check';
@@ -97,6 +98,7 @@ export function ShopScreen() {
           value={shop.paper}
           onChange={(paper) => set({ paper })}
         />
+        <PrinterField scale={shop.printerScale ?? 1} onChange={(printerScale) => set({ printerScale })} />
         <Chips
           label="Light"
           options={[

@@ -5,7 +5,7 @@ import type { MaterialId } from '../../catalogue';
 import type { Learned } from '../../figures';
 import { stockSchema, weightsSchema, type Weights } from '../../method';
 import { CLAMPS, type ClampId, type Pace } from '../../press';
-import { PAPERS, type Paper } from '../../print';
+import { PAPERS, PRINTER_SCALES, type Paper } from '../../print';
 import { SCHOOLS, type School } from '../../terms';
 import type { LengthUnit, TemperatureUnit } from '../../units';
 import { keys, ids, millimetres, workingHours } from './common';
@@ -18,6 +18,8 @@ export type Shop = {
   relativeHumidity: number;
   climateFrom: 'typed' | 'instrument';
   hands: number;
+  /** How much larger than true the printer prints: 1.004 where the bar of 100 mm comes out at 100.4 mm. */
+  printerScale?: number;
   /** The force is the owner's own, where it was measured. */
   clamps: { id: ClampId; count: number; forceN?: number }[];
   caulWidthMm: number;
@@ -72,6 +74,7 @@ export const shopSchema: Joi.ObjectSchema<Shop> = Joi.object({
   temperatureC: Joi.number().min(-10).max(45).required(),
   relativeHumidity: Joi.number().min(0).max(0.98).required(),
   climateFrom: Joi.string().valid('typed', 'instrument').required(),
+  printerScale: Joi.number().min(PRINTER_SCALES.least).max(PRINTER_SCALES.most),
   hands: Joi.number().integer().min(1).max(20).required(),
   clamps: Joi.array()
     .items(
