@@ -1,6 +1,9 @@
 import { compute, COMPUTATIONS } from './computations';
 import { DEFAULT_SHOP, newFace, newPiece } from './job';
 
+/** A photo with nothing on it, as a door takes it. */
+const GREY = { width: 40, height: 30, data: Array.from({ length: 4 * 40 * 30 }, () => 128) };
+
 /** The names and least shapes that others may rely on. */
 const CARD = {
   coherence: 0.8,
@@ -27,6 +30,9 @@ const CASES: [string, unknown, unknown][] = [
     { a: [50, 2.6772, -79.7751], b: [50, 0, -82.7485] },
     { deltaE00: expect.closeTo(2.0425, 4) },
   ],
+  ['photo.known', { image: GREY, object: 'card' }, { corners: [], worth: 0 }],
+  ['photo.region', { image: GREY, at: [0.5, 0.5] }, { outline: [], edge: 0 }],
+  ['photo.quality', { image: GREY }, { blur: 0, burnt: 0, black: 0 }],
   [
     'colour.mix',
     {

@@ -36,7 +36,7 @@ import {
   mixColour,
   mixSchema,
 } from './pigment';
-import { findKnown, findRegion, knownSchema, regionSchema } from './sight';
+import { findKnown, findRegion, knownSchema, photoQuality, qualitySchema, regionSchema } from './sight';
 import { placePatch, placeSchema } from './spot';
 import { camberOf, camberSchema } from './stack';
 import { rankStock, stockRankSchema } from './veneer';
@@ -97,6 +97,7 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['veneer.place', computation(placeSchema, placePatch, 'veneer.place')],
   ['photo.known', computation(knownSchema, findKnown, 'photo.known')],
   ['photo.region', computation(regionSchema, findRegion, 'photo.region')],
+  ['photo.quality', computation(qualitySchema, photoQuality, 'photo.quality')],
   ['letin.pilot', computation(pilotSchema, pilotPlan, 'letin.pilot')],
   ['letin.drawer', computation(drawerSchema, drawerPlan, 'letin.drawer')],
   ['joint.close', computation(closeSchema, closePlan, 'joint.close')],

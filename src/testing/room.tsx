@@ -132,5 +132,9 @@ export const workerMock = {
   planFront: () => planner.front(undefined),
   planDays: (at: string) => planner.days(at),
   readWoodCard: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
+  readQuality: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
+  findKnownThing: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
+  grainInPhoto: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
+  regionInPhoto: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
   findSpots: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
 };

@@ -6,7 +6,7 @@ import type { QuietSlit } from '@/core/glueup';
 import type { Deadline, FaceView, Moves, Plan, SpotSearch } from '@/core/job';
 import type { Manifest, Preview, TakeChoices, Taken } from '@/records/backup';
 import type { Room } from '@/records/room';
-import type { KnownFound, KnownThing } from '@/core/sight';
+import type { KnownFound, KnownThing, PhotoQuality } from '@/core/sight';
 import type { GrainRead, WoodCard } from '@/core/veneer';
 import { openLine, overLine, type Line } from './line';
 import type { BenchPlan } from './shelf';
@@ -107,6 +107,10 @@ export const findKnownThing = (
 /** The outline of what was tapped on a face; empty where nothing stands out. @param at mm in the view's own frame */
 export const regionInPhoto = (view: FaceView, at: Point): Promise<Point[]> =>
   run({}, (id, worker) => worker.region(id, view, at));
+
+/** Whether a photo is sharp and well lit. */
+export const readQuality = (pictureId: string): Promise<PhotoQuality> =>
+  run({}, (id, worker) => worker.quality(id, pictureId));
 
 /** The way of the grain in a part of a face. @param within its outline in the view's own frame, mm */
 export const grainInPhoto = (view: FaceView, within: Polygon): Promise<GrainRead> =>

@@ -7,7 +7,14 @@ import type { Point, Polygon } from '@/core/geometry';
 import { quietSlit, type QuietSlit } from '@/core/glueup';
 import type { Deadline, FaceView, Moves, Plan, SpotSearch } from '@/core/job';
 import { inspectPicture, STORED_SIDE_PX, warp, type Raster } from '@/core/picture';
-import { findKnown, findRegion, type KnownFound, type KnownThing } from '@/core/sight';
+import {
+  findKnown,
+  findRegion,
+  photoQuality,
+  type KnownFound,
+  type KnownThing,
+  type PhotoQuality,
+} from '@/core/sight';
 import { readGrain, woodCard, type GrainRead, type WoodCard } from '@/core/veneer';
 import {
   previewBackup,
@@ -293,6 +300,10 @@ const api = {
         v * tall,
       ]);
     });
+  },
+
+  quality(id: number, pictureId: string): Promise<Outcome<PhotoQuality>> {
+    return job(id, undefined, async () => photoQuality({ image: await photo(pictureId) }));
   },
 
   /** The way of the grain in a part of a face, and how surely. */

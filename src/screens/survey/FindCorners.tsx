@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import useSWR from 'swr';
 import type { Point } from '@/core/geometry';
-import { KNOWN_SOURCE, knownWords, type KnownThing } from '@/core/sight';
+import { KNOWN_SOURCE, knownWords, qualityWords, type KnownThing, type PhotoQuality } from '@/core/sight';
 import { describeSource } from '@/core/sources';
-import { Button, Progress, Text } from '@/ui';
-import { findKnownThing } from '@/worker';
+import { Button, Notice, Progress, Text } from '@/ui';
+import { findKnownThing, readQuality } from '@/worker';
 import { useLong } from '../shared/useLong';
 
 /** Proposes the corners of the known thing from the photo, for a finger to correct. */
@@ -20,6 +21,14 @@ export function FindCorners({
   onFound: (corners: Point[]) => Promise<boolean>;
 }) {
   const { going, cancel, begin } = useLong();
+  const { data: quality } = useSWR<PhotoQuality, Error>(
+    ['photo quality', pictureId],
+    () => readQuality(pictureId),
+    {
+      revalidateOnFocus: false,
+      shouldRetryOnError: false,
+    },
+  );
   const [said, setSaid] = useState<string>();
   const find = (near: Point[] | undefined): void =>
     begin('Looking for straight edges', async (options) => {
@@ -29,6 +38,11 @@ export function FindCorners({
     });
   return (
     <View style={{ gap: 8 }}>
+      {(quality ? qualityWords(quality) : []).map((word) => (
+        <Notice key={word} kind="stop" standing>
+          {word}
+        </Notice>
+      ))}
       {going ? (
         <Progress label={going.label} fraction={going.fraction} onCancel={cancel} />
       ) : (
