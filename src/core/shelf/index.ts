@@ -28,6 +28,7 @@ export {
   coatsOutlook,
   colourantsOf,
   fillAims,
+  lampWords,
   FILL_MIX,
   recipeOutlook,
   recipeWords,

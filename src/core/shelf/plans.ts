@@ -2,7 +2,7 @@ import { deltaE00, type Lab, type Tones } from '../colour';
 import type { Board, ChooseInput, Coat, Colourant, CoatsResult, Fit, Recipe } from '../pigment';
 import { roleOf, type Colour, type TestBoard } from './colour';
 import { outlookBefore, outlookLearned, type Outlook } from './outlook';
-import { predicted } from '../pigment';
+import { labOf, mixtureOf, partOf, predicted, spectrumOf } from '../pigment';
 
 export type OnShelf = { id: string; body: Colour };
 
@@ -84,6 +84,27 @@ export function coatsOutlook(start: Lab, result: CoatsResult, coats: readonly Co
     fit,
   );
   return outlookLearned(result.deltaE00, sd);
+}
+
+/** So much more under a lamp than in daylight is told. ΔE00 */
+const LAMP_MORE = 1;
+
+/**
+ * What changes when the lamp is lit: two colours that are alike in daylight need not be alike under it. As far as smooth spectra tell.
+ *
+ * @returns nothing to say where the lamp makes it no worse
+ */
+export function lampWords(recipe: Recipe, goal: Lab, colourants: readonly Colourant[]): string | undefined {
+  const byId = new Map(colourants.map((c) => [c.id, partOf(c)]));
+  const members = recipe.parts.flatMap((p) => {
+    const part = byId.get(p.id);
+    return part ? [{ part, parts: p.parts }] : [];
+  });
+  if (members.length !== recipe.parts.length) return undefined;
+  const lit = deltaE00(labOf(mixtureOf(members), 'lamp'), labOf(spectrumOf(goal), 'lamp'));
+  return lit > recipe.deltaE00 + LAMP_MORE
+    ? `Under a lamp it is expected ${lit.toFixed(1)} ΔE00 off, more than in daylight: look at it in both before you fill.`
+    : undefined;
 }
 
 const parts = (n: number): string => (n === 1 ? '1 part' : `${n} parts`);

@@ -1,5 +1,5 @@
 import { deltaE00, labFromRgb, type Tones } from '../colour';
-import { fitBoards, layColour, mixColour } from '../pigment';
+import { fitBoards, labOf, layColour, mixColour, mixtureOf, partOf } from '../pigment';
 import {
   boardsOf,
   boardWords,
@@ -10,6 +10,7 @@ import {
   colourantsOf,
   differenceWords,
   fillAims,
+  lampWords,
   learnedWords,
   learningFrom,
   nextDrop,
@@ -185,6 +186,39 @@ describe('what boards teach', () => {
     const clears = SHELF.filter((c) => c.body.kind === 'clear');
     expect(
       chooseInput([60, 9, 22], [40, 9, 22], clears, undefined, undefined, { darker: false, redder: false }),
+    ).toBeUndefined();
+  });
+});
+
+describe('under a lamp', () => {
+  const colourants = [
+    { id: 'teal', lab: [50, -30, -20] as const },
+    { id: 'scarlet', lab: [50, 55, 35] as const },
+    { id: 'brown', lab: [45, 14, 28] as const },
+  ];
+  const recipe = (ids: string[]) => {
+    const members = ids.map((id) => ({ id, parts: 1 }));
+    const lab = labOf(
+      mixtureOf(
+        members.map((m) => ({
+          part: partOf(colourants.find((c) => c.id === m.id) ?? { lab: [50, 0, 0] }),
+          parts: 1,
+        })),
+      ),
+    );
+    return { parts: members, lab, deltaE00: 0 };
+  };
+
+  test('a grey mixed of teal and scarlet parts from a grey of its own; a colour by itself does not', () => {
+    const grey = recipe(['teal', 'scarlet']);
+    expect(lampWords(grey, grey.lab, colourants)).toMatch(/^Under a lamp it is expected \d\.\d ΔE00 off/);
+    const brown = recipe(['brown']);
+    expect(lampWords(brown, brown.lab, colourants)).toBeUndefined();
+  });
+
+  test('nothing is said of a recipe whose product is gone', () => {
+    expect(
+      lampWords({ parts: [{ id: 'gone', parts: 1 }], lab: [50, 0, 0], deltaE00: 0 }, [50, 0, 0], colourants),
     ).toBeUndefined();
   });
 });

@@ -9,6 +9,7 @@ import {
   differenceWords,
   fillAims,
   FILL_MIX,
+  lampWords,
   nextDrop,
   outlookWords,
   recipeOutlook,
@@ -69,6 +70,7 @@ function Mix({
   const recipe = data.recipes[chosen] ?? data.recipes[0];
   if (!recipe) return null;
   const outlook = recipeOutlook(recipe, colourants);
+  const lamp = lampWords(recipe, lab, colourants);
   return (
     <View style={{ gap: 8 }}>
       <Text kind="subheading">{label}</Text>
@@ -78,6 +80,7 @@ function Mix({
       </View>
       <Text>{recipeWords(recipe, colourants, nameOf)}</Text>
       <Text kind="quiet">{`Expected ${differenceWords(outlook)} ΔE00 off. ${outlookWords(outlook)}`}</Text>
+      {lamp ? <Text kind="quiet">{lamp}</Text> : null}
       {data.notes.map((n) => (
         <Notice key={n} kind="rest">
           {n}
