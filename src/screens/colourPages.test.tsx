@@ -106,6 +106,12 @@ test('new wood is coloured with the dyes and toners owned; a board is kept and c
   await openPage(<BlendScreen />, { id: damage }, 'In your own products');
   await waitFor(() => expect(screen.getByText(/^1\. .+ thin coat/)).toBeOnTheScreen(), { timeout: 20_000 });
   expect(screen.getByText(/^(Stop here|What is left|Likely)/)).toBeOnTheScreen();
+  // Half-way, by a photo: what it looks like now is where the rest begins.
+  await press('Some of it is on already: plan from there');
+  await pick('Photograph it as it is now');
+  await waitFor(() => expect(screen.getByText('As it is now')).toBeOnTheScreen());
+  await press('Plan from the bare wood again');
+  await waitFor(() => expect(screen.queryByText('As it is now')).toBeNull());
   await press('I made a test board');
   await pick('Photograph the board and keep it');
   await waitFor(async () => expect((await browserStore.list('board')).records).toHaveLength(1), {

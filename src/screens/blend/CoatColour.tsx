@@ -11,12 +11,13 @@ import { computeInWorker } from '@/worker';
 import { Tone } from '../shared/Swatch';
 import { namesOf, useShelf } from '../shared/useShelf';
 import { BoardFold } from './BoardFold';
+import { NowFold, type Reached } from './NowFold';
 
 type May = 'darker' | 'redder';
 
 /** The colouring in dyes, glazes and toners that are owned: which, how many thin coats of each, and how sure that is. */
 export function CoatColour({
-  start,
+  start: bare,
   goal,
   wood,
   grit,
@@ -27,12 +28,14 @@ export function CoatColour({
   grit?: number;
 }) {
   const { shelf, fit, loading } = useShelf();
+  const [now, setNow] = useState<Reached>();
+  const start = now?.lab ?? bare;
   const clears = shelf.filter((c) => roleOf(c.body.kind) === 'clear');
   const [clearId, setClear] = useState<string>();
   const [may, setMay] = useState<May[]>([]);
   const [shown, setShown] = useState(0);
   const clear = clears.find((c) => c.id === clearId) ?? clears[0];
-  const input = chooseInput(start, goal, shelf, fit, clear?.id, {
+  const input = chooseInput(start, goal, shelf, fit, now?.finished ? undefined : clear?.id, {
     darker: may.includes('darker'),
     redder: may.includes('redder'),
   });
@@ -82,6 +85,7 @@ export function CoatColour({
       {!data && !error ? <Progress label="Trying your products with one another" fraction={0.5} /> : null}
       {data && choice && outlook ? (
         <>
+          <NowFold now={now} onNow={setNow} />
           {choice.steps.length === 0 ? (
             <Text>None of your products brings it nearer without going too far.</Text>
           ) : null}
@@ -116,7 +120,7 @@ export function CoatColour({
               onPress={() => setShown((shown + 1) % data.choices.length)}
             />
           ) : null}
-          <BoardFold start={start} wood={wood} grit={grit} steps={choice.steps} shelf={shelf} />
+          {now ? null : <BoardFold start={bare} wood={wood} grit={grit} steps={choice.steps} shelf={shelf} />}
         </>
       ) : null}
     </Section>
