@@ -92,11 +92,21 @@ export const seenOf = ({ spectrum, wetting }: Ground): Lab =>
 /** A coat with its spectrum, and its gain band by band. */
 export type Ready = { coat: Coat; own: Spectrum; gain: Spectrum };
 
+/** Spectra that were worked out, by the colour they belong to: a fit lays the same coats thousands of times. */
+const spectra = new WeakMap<Lab, Spectrum>();
+
+/** As `spectrumOf`, worked out once for each colour; not to be written to. */
+export function knownSpectrum(lab: Lab): Spectrum {
+  const known = spectra.get(lab) ?? spectrumOf(lab);
+  spectra.set(lab, known);
+  return known;
+}
+
 /** Works the spectrum of a coat out once. The gains go with the primaries of a screen, smoothly from one into the next. */
 export function readyCoat(coat: Coat): Ready {
   const [red, green, blue] = coat.gain ?? [0, 0, 0];
   const gain = BANDS.value.map((band) => Math.exp(red * band.red + green * band.green + blue * band.blue));
-  return { coat, own: spectrumOf(coat.lab), gain: Float64Array.from(gain) };
+  return { coat, own: knownSpectrum(coat.lab), gain: Float64Array.from(gain) };
 }
 
 /** The place after another thin coat. */

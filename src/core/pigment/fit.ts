@@ -3,8 +3,7 @@ import { inverse, Matrix, solve } from 'ml-matrix';
 import { breathe, type JobContext } from '../check';
 import { deltaE00, labSchema, type Lab } from '../colour';
 import { memory, sourced } from '../sources';
-import { coatedOnce, coatSchema, readyCoat, seenOf, type Coat, type Ground } from './coats';
-import { spectrumOf } from './spectrum';
+import { coatedOnce, coatSchema, knownSpectrum, readyCoat, seenOf, type Coat, type Ground } from './coats';
 import { SPREAD } from './spread';
 
 /** A board as it was made: its bare wood, what went on in how many coats from the first on, and the colour it had in the end. */
@@ -83,7 +82,7 @@ export function boardColour(
   products: ReadonlyMap<string, Coat>,
   gains: ReadonlyMap<string, Lab>,
 ): Lab {
-  let now: Ground = { spectrum: spectrumOf(board.ground), wetting: 0 };
+  let now: Ground = { spectrum: knownSpectrum(board.ground), wetting: 0 };
   for (const { id, coats } of board.coats) {
     const product = products.get(id);
     if (!product)
