@@ -34,7 +34,8 @@ module.exports = {
       from: { path: '^(app|src)/' },
       to: {
         path: '^src/screens/.*\\.ts$',
-        pathNot: '/use[A-Z][A-Za-z]*\\.ts$|\\.test\\.ts$|^src/screens/(workshop|pieces/addPiece)\\.ts$',
+        pathNot:
+          '/use[A-Z][A-Za-z]*\\.ts$|\\.test\\.ts$|^src/screens/(workshop|pieces/addPiece|shared/keepPhoto)\\.ts$',
       },
     },
     {

@@ -21,6 +21,19 @@ test('a list of colours, written as screens or as L a b, and the rows that are n
   expect(refused[3]?.reason).toContain('strength');
 });
 
+test('a name goes before a label that has it in it; an unknown thinner is kept in the note', () => {
+  const table = readTable(
+    'Name,Kind,Colour,Thinner,Note\nA,wax,#8b5a2b,turpentine,old tin\nB,gel stain,#8b5a2b,Oil,\nC,stain,#8b5a2b,,\n',
+    'x',
+  );
+  const { items } = coloursIn(table, guessColumns(table.header, COLOUR_COLUMNS));
+  expect(items.map((c) => [c.kind, c.carrier, c.note])).toEqual([
+    ['wax', 'none', 'old tin Thinned with turpentine.'],
+    ['gelStain', 'oil', ''],
+    ['stain', 'none', ''],
+  ]);
+});
+
 test('#8b5a2b is the colour that an independent library has for it', () => {
   // culori in mode lab65: 42.72764, 15.49140, 34.69565.
   expect(deltaE00(readColour('#8b5a2b'), [42.72764, 15.4914, 34.69565])).toBeLessThan(1e-3);

@@ -34,19 +34,21 @@ export function readColour(text: string): Lab {
   );
 }
 
-/** The row of a table that goes by this name, or the first. */
+/** The key of a table that is called so, or else the first whose label says it. */
 function keyFor<K extends string>(
   table: Record<K, unknown>,
   label: (key: K) => string,
   text: string,
 ): K | undefined {
-  const wanted = text.trim().toLowerCase();
-  return (Object.keys(table) as K[]).find(
-    (key) => wanted !== '' && (key.toLowerCase() === wanted || label(key).toLowerCase().includes(wanted)),
+  const wanted = text.toLowerCase();
+  const keys = Object.keys(table) as K[];
+  return (
+    keys.find((key) => key.toLowerCase() === wanted) ??
+    keys.find((key) => label(key).toLowerCase().includes(wanted))
   );
 }
 
-/** Colours of a list. A kind that is not said is a stick, a carrier that is not said is none. */
+/** Colours of a list. A kind that is not said is a stick; what it is thinned with and is not known here goes into the note. */
 export function coloursIn({ rows }: Table, mapping: Mapping<ColourColumn>): Listed<Colour> {
   return listed(rows, (cells) => {
     const cell = (c: ColourColumn): string => (cells[mapping[c] ?? -1] ?? '').trim();
@@ -56,15 +58,18 @@ export function coloursIn({ rows }: Table, mapping: Mapping<ColourColumn>): List
       throw new RangeError(
         `“${cell('kind').slice(0, 40)}” is no kind of colour. Kinds are: ${Object.keys(COLOUR_KINDS).join(', ')}.`,
       );
-    const carrier: Carrier = keyFor(CARRIERS, (k) => CARRIERS[k], cell('carrier')) ?? 'none';
+    const thinned = cell('carrier');
+    const carrier: Carrier | undefined =
+      thinned === '' ? 'none' : keyFor(CARRIERS, (k) => CARRIERS[k], thinned);
+    const notes = [cell('note'), carrier ? '' : `Thinned with ${thinned}.`];
     const strength = cell('strength') === '' ? 1 : Number(cell('strength').replace(',', '.'));
     return checked('colour', {
       name: cell('name'),
       kind,
-      carrier,
+      carrier: carrier ?? 'none',
       lab: readColour(cell('colour')),
       strength,
-      note: cell('note'),
+      note: notes.filter(Boolean).join(' '),
     });
   });
 }

@@ -9,16 +9,16 @@ type PageName = {
 }[keyof Workshop];
 
 /** Loads the workshop before it is asked for; that it cannot be is told when it is. */
-export const loadEarly = (): void => void import('./workshop').then(warm, () => undefined);
+export const loadEarly = (): void => void import('./workshop').then(keep, () => undefined);
 
 /** The workshop, once it is loaded. */
 let ready: Workshop | undefined;
 
 /**
- * Runs the code of the pages one after another whenever the browser has nothing else to do. A part of the app is run when it is first
- * asked for, and that is most of what the first opening of a page costs: done before, the page has only to draw itself.
+ * Keeps the workshop, and runs the code of its pages one after another whenever the browser has nothing else to do. A part of the app is run
+ * when it is first asked for: done before, the page has only to draw itself.
  */
-function warm(loaded: Workshop): void {
+function keep(loaded: Workshop): void {
   if (ready) return;
   ready = loaded;
   const names = Object.keys(loaded);
@@ -50,7 +50,7 @@ export async function loadWorkshop(): Promise<Workshop> {
   try {
     const loaded = await import('./workshop');
     sessionStorage.removeItem(RELOADED);
-    warm(loaded);
+    keep(loaded);
     return loaded;
   } catch {
     if (navigator.onLine && sessionStorage.getItem(RELOADED) === null) {

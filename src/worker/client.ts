@@ -11,7 +11,8 @@ import type { GrainRead, WoodCard } from '@/core/veneer';
 import { openLine, overLine, type Line } from './line';
 import type { BenchPlan } from './shelf';
 import type { FoundSpots } from './spots';
-import type { Outcome, Progress, ShopWorker, StoredPicture } from './shop.worker';
+import type { StoredPicture } from './photos';
+import type { Outcome, Progress, ShopWorker } from './shop.worker';
 
 export type JobOptions = { signal?: AbortSignal; onProgress?: Progress };
 

@@ -82,7 +82,16 @@ export { idSchema, JOB_SCHEMAS, textSchema } from './schemas';
 export { jobSchema, jobTasks, planSchema, type JobInput } from './tasks';
 export { MARK_TOOLS, onLine, remarked, shifted, storedMark, tapped, withPoint } from './marking';
 export { movedPlacing, placingHandles, withCauls, withClamp } from './placing';
-export { around, closeViewOf, contentOf, strokeAt, viewOf, type FaceView } from './views';
+export {
+  around,
+  closeViewOf,
+  contentOf,
+  inPicture,
+  onFaceMm,
+  strokeAt,
+  viewOf,
+  type FaceView,
+} from './views';
 export { glueUpOf, nextClamps, withinReach, type GlueUp } from './glueUp';
 export { HELD_BY, hammerGlue, heldStart, heldWith, heldWords, type Held } from './held';
 export { barsOf, frontPicture, frontPiece, restingPiece, worstFace } from './front';
@@ -108,3 +117,4 @@ export { sumStarts, type SumStarts } from './sumStarts';
 export { spotSearch, spotWords, type Spot, type SpotSearch } from './spot';
 export { floodRuns, HAND_TILT_DEG } from './flood';
 export { dutchmanOf, fillOf, FILLERS_SOURCE, partOf, sliverOf, sumsOf, type FillSum, type Sum } from './sums';
+export { arrowAt, newLeaf, startPlan } from './grainPlans';

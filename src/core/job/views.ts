@@ -1,4 +1,13 @@
-import { boundingBox, compose, rotate, type Homography, type Point, type Polygon } from '../geometry';
+import {
+  boundingBox,
+  compose,
+  rotate,
+  toFace,
+  toPicture,
+  type Homography,
+  type Point,
+  type Polygon,
+} from '../geometry';
 import type { Board } from './survey';
 
 /** A face to be redrawn to scale: its picture, the map from the result's pixels to the picture's, and the result's size. */
@@ -106,3 +115,8 @@ export function strokeAt(at: Point, degrees: number, lengthMm: number): [Point, 
     [at[0] + dx, at[1] + dy],
   ];
 }
+
+/** Places of the picture on the face, mm. */
+export const onFaceMm = (board: Board, p: Point): Point => toFace(board.plane, board.frame, p);
+/** Places of the face, mm, in the picture. */
+export const inPicture = (board: Board, p: Point): Point => toPicture(board.plane, board.frame, p);

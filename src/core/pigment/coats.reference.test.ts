@@ -126,11 +126,13 @@ test('no coat makes it darker or redder than the goal, or takes it further off t
 });
 
 test('darker and redder are only taken when they are allowed', async () => {
-  const input: CoatsInput = { start: MAPLE, goal: [70, 2, 34], layers: [DYE, TONER], mostCoats: 6 };
+  // A goal no redder than the start: the dye would reach its lightness, but not without red.
+  const input: CoatsInput = { start: MAPLE, goal: [52, 6, 24], layers: [DYE, TONER], mostCoats: 6 };
   const kept = await layColour(input);
-  const free = await layColour({ ...input, allow: { redder: true, darker: true } });
-  expect(free.deltaE00).toBeLessThanOrEqual(kept.deltaE00);
+  const free = await layColour({ ...input, allow: { redder: true } });
   expect(kept.final[1]).toBeLessThanOrEqual(MAPLE[1] + 0.31);
+  expect(free.final[1]).toBeGreaterThan(MAPLE[1] + 1);
+  expect(free.deltaE00).toBeLessThan(kept.deltaE00 - 2);
 });
 
 test('the goal itself needs no coat; no coats allowed are none', async () => {

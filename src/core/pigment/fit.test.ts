@@ -165,3 +165,9 @@ test('a board with an unknown product is refused by name', async () => {
     }),
   ).rejects.toThrow('names “gone”');
 });
+
+test('nothing is predicted of a product that the fit does not know, rather than another’s spread taken', async () => {
+  const fit = await fitBoards({ products: PRODUCTS.slice(0, 1), boards: [] });
+  const board = { ground: [70, 9, 26] as const, coats: [{ id: 'umber', coats: 1 }] };
+  expect(() => predicted(board, PRODUCTS, fit)).toThrow('“umber”');
+});

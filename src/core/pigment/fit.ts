@@ -199,8 +199,10 @@ function slopesOf(
   at: ReadonlyMap<string, number>,
 ): { p: number; slope: number[] }[] {
   const ids = [...new Set(board.coats.map((c) => c.id))];
-  return ids.flatMap((id) =>
-    [0, 1, 2].map((i) => {
+  return ids.flatMap((id) => {
+    const place = at.get(id);
+    if (place === undefined) return [];
+    return [0, 1, 2].map((i) => {
       const own = gains.get(id) ?? [0, 0, 0];
       const moved = new Map(gains).set(
         id,
@@ -210,15 +212,15 @@ function slopesOf(
         ),
       );
       const there = boardColour(board, products, moved);
-      return { p: 3 * (at.get(id) ?? 0) + i, slope: there.map((v, j) => (v - (expected[j] ?? 0)) / NUDGE) };
-    }),
-  );
+      return { p: 3 * place + i, slope: there.map((v, j) => (v - (expected[j] ?? 0)) / NUDGE) };
+    });
+  });
 }
 
 /**
  * A predicted colour and its standard deviation along each axis, after what the boards have taught.
  *
- * @throws RangeError for a product that is not given
+ * @throws RangeError for a product that is not given, or that the fit does not know
  */
 export function predicted(
   board: Omit<Board, 'measured'>,
@@ -227,6 +229,11 @@ export function predicted(
 ): { lab: Lab; sd: Lab } {
   const byId = new Map(products.map((p) => [p.id, p]));
   const at = new Map(fit.products.map((p, k) => [p.id, k]));
+  const unknown = board.coats.find((c) => !at.has(c.id));
+  if (unknown)
+    throw new RangeError(
+      `Nothing was learned or supposed of “${unknown.id}”. Give it to the fit with the others.`,
+    );
   const gains = new Map(fit.products.map((p) => [p.id, p.gain]));
   const lab = boardColour(board, byId, gains);
   const columns = slopesOf(board, byId, gains, lab, at);

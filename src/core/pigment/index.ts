@@ -1,6 +1,4 @@
-export { BANDS } from './bands';
-export { labOf, spectrumOf, type Spectrum } from './spectrum';
-export { SAUNDERSON, SAUNDERSON_SOURCE } from './kubelkaMunk';
+export { labOf, spectrumOf } from './spectrum';
 export {
   mixColour,
   mixSchema,
@@ -13,17 +11,16 @@ export {
   type Recipe,
 } from './mix';
 export { portions } from './search';
-export { OUT_OF_REACH, wanted } from './wanted';
+export { wanted } from './wanted';
 export { chooseCoats, chooseSchema, type ChooseInput, type ChosenCoats } from './choose';
 export {
   coatsSchema,
   COATS_SOURCE,
   layColour,
-  WORTH_A_COAT,
   type Coat,
   type CoatKind,
   type CoatStep,
   type CoatsResult,
 } from './coats';
-export { boardColour, fitBoards, fitSchema, predicted, PRIOR, type Board, type Fit } from './fit';
+export { boardColour, fitBoards, fitSchema, predicted, type Board, type Fit } from './fit';
 export { chanceAbove, SEEN, SPREAD, spreadBefore } from './spread';

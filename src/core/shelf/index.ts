@@ -20,7 +20,7 @@ export {
   stopWords,
   type Outlook,
 } from './outlook';
-export { nextDrop, type NextDrop } from './trial';
+export { nextDrop, trialWords, type NextDrop } from './trial';
 export {
   boardsOf,
   chooseInput,

@@ -55,7 +55,9 @@ export function chooseInput(
   clear: string | undefined,
   allow: { darker: boolean; redder: boolean },
 ): ChooseInput | undefined {
-  const products = coatsOf(shelf, fit);
+  // What the fit does not know has no spread: more products than can be learned at once are left out.
+  const known = fit && new Set(fit.products.map((p) => p.id));
+  const products = coatsOf(shelf, fit).filter((p) => !known || known.has(p.id));
   if (products.every((p) => p.kind === 'clear')) return undefined;
   return {
     start,
@@ -75,15 +77,17 @@ export function recipeOutlook(recipe: Recipe, colourants: readonly Colourant[]):
   return outlookBefore(recipe.deltaE00, deltaE00(from, recipe.lab));
 }
 
-/** How sure the last of a row of coats is. */
-export function coatsOutlook(start: Lab, result: CoatsResult, coats: readonly Coat[], fit: Fit): Outlook {
-  const plain = coats.map(({ gain: _, ...coat }) => coat);
-  const { sd } = predicted(
-    { ground: start, coats: result.steps.map((s) => ({ id: s.id, coats: s.coats })) },
-    plain,
-    fit,
-  );
-  return outlookLearned(result.deltaE00, sd);
+/** How sure the last of a row of coats is; nothing when one of its products is no longer there, or not yet learned. */
+export function coatsOutlook(
+  start: Lab,
+  result: CoatsResult,
+  coats: readonly Coat[],
+  fit: Fit,
+): Outlook | undefined {
+  const known = new Set(fit.products.map((p) => p.id));
+  if (result.steps.some((s) => !known.has(s.id) || !coats.some((c) => c.id === s.id))) return undefined;
+  const board = { ground: start, coats: result.steps.map((s) => ({ id: s.id, coats: s.coats })) };
+  return outlookLearned(result.deltaE00, predicted(board, coats, fit).sd);
 }
 
 /** So much more under a lamp than in daylight is told. ΔE00 */

@@ -21,6 +21,7 @@ import {
   roleOf,
   starterColours,
   stopWords,
+  trialWords,
   type OnShelf,
   type TestBoard,
 } from '.';
@@ -168,7 +169,8 @@ describe('what boards teach', () => {
     });
     const layers = coatsOf(SHELF, after).filter((c) => c.id.includes('Golden') || c.id === 'Blond shellac');
     const laid = await layColour({ start: [60, 9, 22], goal: [42, 13, 26], layers, mostCoats: 4 });
-    const spread = (fit: typeof before): number => coatsOutlook([60, 9, 22], laid, layers, fit).spread;
+    const spread = (fit: typeof before): number =>
+      coatsOutlook([60, 9, 22], laid, layers, fit)?.spread ?? NaN;
     expect(input?.products).toHaveLength(coatsOf(SHELF).length);
     expect(laid.steps.length).toBeGreaterThan(0);
     expect(spread(after)).toBeLessThan(spread(before));
@@ -180,6 +182,26 @@ describe('what boards teach', () => {
     );
     const fit = { products: [], covariance: [], photoSd: 1, doubtful: [] };
     expect(predictedBoard({ ...BOARD, coats: [{ colourId: 'gone', coats: 1 }] }, SHELF, fit)).toBeUndefined();
+  });
+
+  test('what the fit does not know is not chosen from, and a way with a product that is gone has no outlook', async () => {
+    const fit = await fitBoards(learningFrom(SHELF.slice(0, 12), []));
+    const asked = chooseInput([60, 9, 22], [40, 9, 22], SHELF, fit, undefined, {
+      darker: false,
+      redder: false,
+    });
+    expect(asked?.products.map((p) => p.id)).toEqual(fit.products.map((p) => p.id));
+    const laid = await layColour({
+      start: [70, 9, 22],
+      goal: [45, 13, 26],
+      layers: coatsOf(SHELF).slice(0, 3),
+      allow: { redder: true },
+      mostCoats: 3,
+    });
+    expect(laid.steps.length).toBeGreaterThan(0);
+    const none = { products: [], covariance: [], photoSd: 1, doubtful: [] };
+    expect(coatsOutlook([70, 9, 22], laid, coatsOf(SHELF), none)).toBeUndefined();
+    expect(coatsOutlook([70, 9, 22], laid, [], fit)).toBeUndefined();
   });
 
   test('a shelf of clears alone has nothing to colour with', () => {
@@ -230,6 +252,20 @@ describe('a trial beside its goal', () => {
     const next = nextDrop([60, 12, 34], [50, 13, 30], colourants);
     expect(next.wants[0]).toBe('darker');
     expect(next.add?.deltaE00).toBeLessThan(next.deltaE00);
+  });
+
+  test('what to do is said in parts', () => {
+    const nameOf = (id: string): string => id;
+    expect(
+      trialWords(
+        { deltaE00: 5, wants: ['darker'], add: { id: 'umber', lab: [40, 9, 20], deltaE00: 2 } },
+        nameOf,
+      ),
+    ).toBe('It wants to be darker. To 6 parts of it bring in 1 part umber.');
+    expect(trialWords({ deltaE00: 5, wants: ['lighter', 'less red'] }, nameOf)).toContain(
+      'begin again from a lighter one',
+    );
+    expect(trialWords({ deltaE00: 0, wants: [] }, nameOf)).toContain('Use it.');
   });
 
   test('one that is right wants nothing', () => {

@@ -28,3 +28,12 @@ export function nextDrop(trial: Lab, goal: Lab, colourants: readonly Colourant[]
     ...(added && added.deltaE00 < off ? { add: added } : {}),
   };
 }
+
+/** What to do about a trial. @param nameOf name of a product */
+export function trialWords({ wants, add }: NextDrop, nameOf: (id: string) => string): string {
+  if (wants.length === 0) return 'It is as near as can be told. Use it.';
+  const next = add
+    ? `To ${TRIAL_PARTS} parts of it bring in 1 part ${nameOf(add.id)}.`
+    : 'None of your colours brings it nearer: begin again from a lighter one.';
+  return `It wants to be ${wants.join(' and ')}. ${next}`;
+}

@@ -80,7 +80,7 @@ function fitsProportions(quad: Quad, object: KnownThing): number {
   return exp(-((off / 0.22) ** 2) / 2);
 }
 
-/** The fitness of a quadrilateral's shape alone; 0 for one that cannot be. */
+/** Whether a quadrilateral may be the thing at all: its size, its corners, its place. */
 function isPossible(quad: Quad, width: number, height: number, object: KnownThing): boolean {
   const share = areaOf(quad) / (width * height);
   const { least, most } = AREA[object === 'face' ? 'face' : 'small'];
@@ -110,7 +110,7 @@ const CORNER_LEAN = sine(CORNER.least);
 
 type Candidate = { quad: Quad; worth: number };
 
-/** Quadrilaterals whose four sides are mostly edge. */
+/** Quadrilaterals whose four sides are mostly edge; nothing at each new line, so that the work can be stopped there. */
 function* quadsOf(
   lines: readonly Line[],
   width: number,

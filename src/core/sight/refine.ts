@@ -9,6 +9,9 @@ const PLACES = 40;
 const REACH = 5;
 const QUARTER = 0.25;
 
+/** Edges between pixels change over two of them: the place is the centre of what changes at least half as much as the crest. */
+const CREST_SHARE = 0.5;
+
 /** Where the colour changes most across a side near a point: px off the side, with how much it changes. */
 function stepAt(
   planes: Planes,
@@ -17,16 +20,28 @@ function stepAt(
   nx: number,
   ny: number,
 ): { off: number; change: number } {
-  let [best, change] = [0, 0];
-  for (let off = -REACH; off <= REACH; off += QUARTER) {
+  const count = (2 * REACH) / QUARTER + 1;
+  const changes = Array.from({ length: count }, (_, k) => {
+    const off = k * QUARTER - REACH;
     let sum = 0;
     for (const p of planes.channels) {
-      const d = between(p, x + (off + 1) * nx, y + (off + 1) * ny) - between(p, x + (off - 1) * nx, y + (off - 1) * ny); // prettier-ignore
+      const ahead = between(p, x + (off + 1) * nx, y + (off + 1) * ny);
+      const d = ahead - between(p, x + (off - 1) * nx, y + (off - 1) * ny);
       sum += d * d;
     }
-    if (sum > change) [best, change] = [off, sum];
-  }
-  return { off: best, change: Math.sqrt(change) };
+    return Math.sqrt(sum);
+  });
+  const most = changes.reduce((a, b) => Math.max(a, b), 0);
+  const top = changes.indexOf(most);
+  if (top < 0 || most === 0) return { off: 0, change: 0 };
+  let [sum, moment] = [0, 0];
+  for (const step of [1, -1])
+    for (let k = step === 1 ? top : top - 1; (changes[k] ?? 0) >= CREST_SHARE * most; k += step) {
+      const change = changes[k] ?? 0;
+      sum += change;
+      moment += change * k;
+    }
+  return { off: (moment / sum) * QUARTER - REACH, change: most };
 }
 
 /** A straight line through measured steps, weighted by how strong they are, without those that lie far off it. */

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { createPicture, createRecord, localNow, type LogEntry } from '@/records';
+import { createRecord, localNow, type LogEntry } from '@/records';
 import { Button, FilePick, Stepper, Text, TextField } from '@/ui';
-import { storePicture } from '@/worker';
+import { keepPhoto } from '../shared/keepPhoto';
 import { useAct } from '../shared/useAct';
 import { useDraft } from '../shared/useDraft';
 import type { PieceTask } from '@/worker';
@@ -15,8 +15,7 @@ export function TickForm({ task, onDone }: { task: PieceTask; onDone: () => void
   const [pictures, setPictures] = useState<LogEntry['pictures']>([]);
   const addPicture = (role: 'before' | 'after') => (file: File) =>
     act(async () => {
-      const { jpeg, widthPx, heightPx } = await storePicture(file, file.name);
-      const pictureId = await createPicture({ name: file.name.slice(0, 200), jpeg, widthPx, heightPx });
+      const { id: pictureId } = await keepPhoto(file);
       setPictures((p) => [...p, { pictureId, role }]);
     });
   const save = (): void =>

@@ -3,9 +3,10 @@ import { View } from 'react-native';
 import type { Lab } from '@/core/colour';
 import type { CoatStep } from '@/core/pigment';
 import { MOST_BOARD_COATS, roleOf } from '@/core/shelf';
-import { createPicture, createRecord, localNow, removeRecords, type Stored } from '@/records';
+import { createRecord, localNow, removeRecords, type Stored } from '@/records';
 import { Chips, FilePick, Fold, Stepper, Text, useSay } from '@/ui';
-import { storePicture, swatchTones } from '@/worker';
+import { swatchTones } from '@/worker';
+import { keepPhoto } from '../shared/keepPhoto';
 import { Tone } from '../shared/Swatch';
 import { useAct } from '../shared/useAct';
 import { namesOf } from '../shared/useShelf';
@@ -37,8 +38,7 @@ export function BoardFold({
   );
   const save = (file: File): void =>
     act(async () => {
-      const { jpeg, widthPx, heightPx } = await storePicture(file, file.name);
-      const pictureId = await createPicture({ name: file.name.slice(0, 200), jpeg, widthPx, heightPx });
+      const { id: pictureId } = await keepPhoto(file);
       const { mean } = await swatchTones(pictureId);
       const board = await createRecord('board', {
         name: `Board of ${localNow().slice(0, 10)}`,

@@ -1,4 +1,3 @@
-import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import useSWR from 'swr';
@@ -10,6 +9,7 @@ import { Button, CheckChips, Chips, Figure, Notice, Progress, Section, Text } fr
 import { computeInWorker } from '@/worker';
 import { Tone } from '../shared/Swatch';
 import { namesOf, useShelf } from '../shared/useShelf';
+import { EmptyShelf } from './EmptyShelf';
 import { BoardFold } from './BoardFold';
 import { NowFold, type Reached } from './NowFold';
 
@@ -42,20 +42,16 @@ export function CoatColour({
   const { data, error } = useSWR<ChosenCoats, Error>(
     input && fit ? ['coats', JSON.stringify(input)] : null,
     async () => (await computeInWorker('colour.choose', input)) as ChosenCoats,
-    { keepPreviousData: true, revalidateOnFocus: false },
+    { revalidateOnFocus: false },
   );
   if (loading) return null;
   if (!input)
     return (
       <Section title="In your own products">
-        <Notice kind="rest" title="No dye, glaze or toner on the shelf yet">
-          <View style={{ gap: 8 }}>
-            <Text>
-              Put yours on the colour shelf; then which of them to use, and how many coats, is worked out.
-            </Text>
-            <Button label="Open the colour shelf" kind="main" onPress={() => router.push('/colours')} />
-          </View>
-        </Notice>
+        <EmptyShelf
+          title="No dye, glaze or toner on the shelf yet"
+          what="which of them to use, and in how many coats"
+        />
       </Section>
     );
   const nameOf = namesOf(shelf);
@@ -81,11 +77,11 @@ export function CoatColour({
         values={may}
         onChange={setMay}
       />
+      <NowFold now={now} onNow={setNow} />
       {error ? <Notice kind="stop">{error.message}</Notice> : null}
       {!data && !error ? <Progress label="Trying your products with one another" fraction={0.5} /> : null}
       {data && choice && outlook ? (
         <>
-          <NowFold now={now} onNow={setNow} />
           {choice.steps.length === 0 ? (
             <Text>None of your products brings it nearer without going too far.</Text>
           ) : null}

@@ -1,4 +1,3 @@
-import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import useSWR from 'swr';
@@ -14,10 +13,12 @@ import {
   outlookWords,
   recipeOutlook,
   recipeWords,
+  trialWords,
 } from '@/core/shelf';
 import { describeSource } from '@/core/sources';
 import { Button, FilePick, Fold, Notice, Progress, Section, Text } from '@/ui';
 import { computeInWorker, fileTones } from '@/worker';
+import { EmptyShelf } from './EmptyShelf';
 import { Tone } from '../shared/Swatch';
 import { useAct } from '../shared/useAct';
 import { namesOf, useShelf } from '../shared/useShelf';
@@ -30,14 +31,10 @@ export function FillColour({ tones }: { tones: Tones }) {
   return (
     <Section title="Mix the fill" help={describeSource(MIX_SOURCE)}>
       {colourants.length === 0 ? (
-        <Notice kind="rest" title="No stick or putty on the shelf yet">
-          <View style={{ gap: 8 }}>
-            <Text>
-              Put yours on the colour shelf; then which of them to mix, and in how many parts, is worked out.
-            </Text>
-            <Button label="Open the colour shelf" kind="main" onPress={() => router.push('/colours')} />
-          </View>
-        </Notice>
+        <EmptyShelf
+          title="No stick or putty on the shelf yet"
+          what="which of them to mix, and in how many parts"
+        />
       ) : (
         fillAims(tones).map((aim) => (
           <Mix key={aim.id} {...aim} colourants={colourants} nameOf={namesOf(shelf)} />
@@ -132,15 +129,7 @@ function Trial({
             <Tone lab={trial} label="Trial" />
             {next.add ? <Tone lab={next.add.lab} label="After the next drop" /> : null}
           </View>
-          <Text>
-            {next.wants.length === 0
-              ? 'It is as near as can be told. Use it.'
-              : `It wants to be ${next.wants.join(' and ')}. ${
-                  next.add
-                    ? `To six parts of it bring in one part ${nameOf(next.add.id)}.`
-                    : 'None of your colours brings it nearer: begin again from a lighter one.'
-                }`}
-          </Text>
+          <Text>{trialWords(next, nameOf)}</Text>
         </>
       ) : null}
     </Fold>

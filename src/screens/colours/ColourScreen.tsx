@@ -2,9 +2,10 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import type { Lab } from '@/core/colour';
 import { CARRIERS, COLOUR_KINDS, learnedWords, STRENGTH_HELP, STRENGTH_LIMITS, roleOf, type Carrier, type ColourKind } from '@/core/shelf'; // prettier-ignore
-import { createPicture, removeRecords, type Colour } from '@/records';
+import { removeRecords, type Colour } from '@/records';
 import { Button, Chips, FilePick, Stepper, Text, TextField, useSay } from '@/ui';
-import { storePicture, swatchTones } from '@/worker';
+import { swatchTones } from '@/worker';
+import { keepPhoto } from '../shared/keepPhoto';
 import { LinkRow } from '../shared/LinkRow';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -34,8 +35,7 @@ export function ColourScreen() {
   const use = roleOf(body.kind);
   const photo = (file: File): void =>
     act(async () => {
-      const { jpeg, widthPx, heightPx } = await storePicture(file, file.name);
-      const pictureId = await createPicture({ name: file.name.slice(0, 200), jpeg, widthPx, heightPx });
+      const { id: pictureId } = await keepPhoto(file);
       const { mean } = await swatchTones(pictureId);
       set({ pictureId, lab: mean });
     });

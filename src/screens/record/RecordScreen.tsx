@@ -3,7 +3,6 @@ import { StyleSheet, View } from 'react-native';
 import { formatMinutes } from '@/core/units';
 import {
   browserStore,
-  createPicture,
   createRecord,
   localNow,
   removeRecords,
@@ -12,7 +11,7 @@ import {
   type Stored,
 } from '@/records';
 import { Button, FilePick, Figure, LitCard, Section, Text, TextField, useSay, useTheme } from '@/ui';
-import { storePicture } from '@/worker';
+import { keepPhoto } from '../shared/keepPhoto';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { fileName } from '@/instruments';
@@ -66,8 +65,7 @@ export function RecordScreen() {
     });
   const addPhoto = (role: 'before' | 'after') => (file: File) =>
     act(async () => {
-      const { jpeg, widthPx, heightPx } = await storePicture(file, file.name);
-      const pictureId = await createPicture({ name: file.name.slice(0, 200), jpeg, widthPx, heightPx });
+      const { id: pictureId } = await keepPhoto(file);
       await createRecord('log', {
         pieceId: piece.id,
         taskId: `photo/${pictureId}`,

@@ -2,7 +2,7 @@ import { useMemo, useRef, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { G, Line, Path, Polygon as SvgPolygon } from 'react-native-svg';
 import { kindInfo } from '@/core/damage';
-import { contains, grainAt, toFace, toPicture, type Point, type Polygon } from '@/core/geometry';
+import { contains, grainAt, type Point, type Polygon } from '@/core/geometry';
 import type { Stored } from '@/records';
 import { Canvas, materials, Notice, Progress, Relief, type CanvasProps } from '@/ui';
 import { useWide } from './Page';
@@ -144,9 +144,7 @@ function OffFace({ board }: { board: Board }) {
   );
 }
 
-/** Moves places between the picture and the face while something is dragged. */
-export const onFaceMm = (board: Board, p: Point): Point => toFace(board.plane, board.frame, p);
-export const inPicture = (board: Board, p: Point): Point => toPicture(board.plane, board.frame, p);
+export { inPicture, onFaceMm } from '@/core/job';
 
 /** A value that is edited by dragging: shown at once, handed on when the finger lifts or the key is done. */
 export function useDraft<T>(

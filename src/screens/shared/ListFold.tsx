@@ -66,8 +66,7 @@ function Chosen<C extends string, T>({
   const { items, refused } = kind.read(table, mapping);
   const [one, many] = kind.words;
   const pick = (column: C, at: number): void => {
-    const { [column]: _, ...others } = mapping;
-    onMapping(at === NONE ? (others as Mapping<C>) : { ...mapping, [column]: at });
+    onMapping({ ...mapping, [column]: at === NONE ? undefined : at });
   };
   const take = (): void =>
     act(async () => {

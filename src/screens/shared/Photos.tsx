@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { createPicture, type Photo, type PhotoRole } from '@/records';
+import { type Photo, type PhotoRole } from '@/records';
 import { Button, Chips, FilePick, Fold, optionsOf, Progress, Text, TextField, useSay } from '@/ui';
-import { storePicture } from '@/worker';
+import { keepPhoto } from './keepPhoto';
 import { PHOTO_ROLES } from '@/core/terms';
 import { PhotoSwatch } from './Swatch';
 import { useLatest } from './useLatest';
@@ -27,8 +27,7 @@ export function Photos({
     act(async () => {
       setBusy(true);
       try {
-        const { jpeg, widthPx, heightPx } = await storePicture(file, file.name);
-        const pictureId = await createPicture({ name: file.name.slice(0, 200), jpeg, widthPx, heightPx });
+        const { id: pictureId } = await keepPhoto(file);
         onChange([...photos, { pictureId, role, note: '' }]);
       } finally {
         setBusy(false);

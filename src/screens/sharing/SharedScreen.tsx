@@ -1,9 +1,9 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { createPicture, createRecord, newFace, useList } from '@/records';
+import { createRecord, newFace, useList } from '@/records';
 import { Button, Chips, Progress, Text } from '@/ui';
-import { storePicture } from '@/worker';
+import { keepPhoto } from '../shared/keepPhoto';
 import { addPiece } from '../pieces/addPiece';
 import { Page } from '../shared/Page';
 import { useAct } from '../shared/useAct';
@@ -24,11 +24,9 @@ export function SharedScreen() {
         const pieceId = chosen === NEW ? await addPiece(pieces.length + 1) : chosen;
         for (const [i, photo] of photos.entries()) {
           setDone(i);
-          const { jpeg, widthPx, heightPx } = await storePicture(photo, photo.name);
-          const id = await createPicture({ name: photo.name.slice(0, 200), jpeg, widthPx, heightPx });
           await createRecord('face', {
             ...newFace(pieceId, `Face ${i + 1}`),
-            picture: { id, widthPx, heightPx },
+            picture: await keepPhoto(photo),
           });
         }
         await drop();

@@ -2,9 +2,9 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { woodName } from '@/core/wood';
-import { createPicture, createRecord, importVeneers, STOCK_COLUMNS, useList, useShop, veneersIn, type Stored, type Veneer } from '@/records'; // prettier-ignore
+import { createRecord, importVeneers, STOCK_COLUMNS, useList, useShop, veneersIn, type Stored, type Veneer } from '@/records'; // prettier-ignore
 import { Button, FilePick, LitCard, Progress, Section, Text } from '@/ui';
-import { storePicture } from '@/worker';
+import { keepPhoto } from '../shared/keepPhoto';
 import { Page, Pane, useWide } from '../shared/Page';
 import { ListFold } from '../shared/ListFold';
 import { AsideNotice } from '../shared/AsideNotice';
@@ -34,8 +34,7 @@ export function StockScreen() {
           note: '',
         };
         if (file) {
-          const { jpeg, widthPx, heightPx } = await storePicture(file, file.name);
-          body.pictureId = await createPicture({ name: file.name.slice(0, 200), jpeg, widthPx, heightPx });
+          body.pictureId = (await keepPhoto(file)).id;
         }
         const record = await createRecord('veneer', body);
         router.push(`/stock/${record.id}`);

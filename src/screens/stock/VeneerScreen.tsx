@@ -1,9 +1,9 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { VENEER_RANGE_MM } from '@/core/method';
-import { createPicture, removeRecords, useList, useOne, type Veneer } from '@/records';
+import { removeRecords, useList, useOne, type Veneer } from '@/records';
 import { Button, FilePick, LengthField, Notice, Text, TextField, useSay } from '@/ui';
-import { storePicture } from '@/worker';
+import { keepPhoto } from '../shared/keepPhoto';
 import { cautionsFor } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
 import { Missing } from '../shared/Missing';
@@ -36,8 +36,7 @@ export function VeneerScreen() {
   const risks = cautionsFor(['buyWood'], { species: body.species });
   const photo = (file: File): void =>
     act(async () => {
-      const { jpeg, widthPx, heightPx } = await storePicture(file, file.name);
-      const pictureId = await createPicture({ name: file.name.slice(0, 200), jpeg, widthPx, heightPx });
+      const { id: pictureId } = await keepPhoto(file);
       // Another photo shows another length of the sheet.
       set({ pictureId, photoWideMm: undefined });
     });

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { FINISH_GOALS, RESTS, SCHOOLS } from '@/core/terms';
 import { cautionsFor, HAZARDS, type Hazard } from '@/core/safety';
 import { useClimate } from '@/instruments';
-import { createPicture, createRecord, newFace, removeRecords, type Piece, type Stored } from '@/records';
+import { createRecord, newFace, removeRecords, type Piece, type Stored } from '@/records';
 import {
   Button,
   CheckChips,
@@ -19,7 +19,7 @@ import {
   TextField,
   useSay,
 } from '@/ui';
-import { storePicture } from '@/worker';
+import { keepPhoto } from '../shared/keepPhoto';
 import { AsideNotice } from '../shared/AsideNotice';
 import { Cautions } from '../shared/Cautions';
 import { AirFields, COMMON_HOME } from '../shared/air';
@@ -56,10 +56,7 @@ export function AboutScreen() {
       try {
         const body = newFace(piece.id, faces.length === 0 ? 'Top' : `Face ${faces.length + 1}`);
         if (file) {
-          const stored = await storePicture(file, file.name);
-          const { jpeg, widthPx, heightPx } = stored;
-          const pictureId = await createPicture({ name: file.name.slice(0, 200), jpeg, widthPx, heightPx });
-          body.picture = { id: pictureId, widthPx, heightPx };
+          body.picture = await keepPhoto(file);
         }
         const face = await createRecord('face', body);
         router.push(`/face/${face.id}`);

@@ -2,9 +2,9 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { type DamageKind } from '@/core/damage';
-import { createPicture, createRecord, INSET_CORNERS, newDamage, removeRecords, type Face } from '@/records';
+import { createRecord, INSET_CORNERS, newDamage, removeRecords, type Face } from '@/records';
 import { Button, FilePick, Fold, LengthField, LitCard, Notice, Section, Text, useSay } from '@/ui';
-import { storePicture } from '@/worker';
+import { keepPhoto } from '../shared/keepPhoto';
 import { KindPicker } from '../shared/KindPicker';
 import { Photos } from '../shared/Photos';
 import { FaceBoard } from '../shared/FaceBoard';
@@ -71,14 +71,13 @@ export function FaceScreen() {
     });
   const replacePhoto = (file: File): void =>
     act(async () => {
-      const { jpeg, widthPx, heightPx } = await storePicture(file, file.name);
-      const pictureId = await createPicture({ name: file.name.slice(0, 200), jpeg, widthPx, heightPx });
+      const picture = await keepPhoto(file);
       const corners =
         face.body.scale?.kind === 'rectangle'
           ? { ...face.body.scale, corners: INSET_CORNERS }
           : face.body.scale;
       change(face, {
-        picture: { id: pictureId, widthPx, heightPx },
+        picture,
         faceCorners: INSET_CORNERS,
         ...(corners ? { scale: corners } : {}),
       });

@@ -1,11 +1,11 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import useSWR from 'swr';
 import type { Point } from '@/core/geometry';
 import { KNOWN_SOURCE, knownWords, qualityWords, type KnownThing, type PhotoQuality } from '@/core/sight';
 import { describeSource } from '@/core/sources';
-import { Button, Notice, Progress, Text } from '@/ui';
+import { Button, Notice, Progress, Text, useSay } from '@/ui';
 import { findKnownThing, readQuality } from '@/worker';
+import { useLatest } from '../shared/useLatest';
 import { useLong } from '../shared/useLong';
 
 /** Proposes the corners of the known thing from the photo, for a finger to correct. */
@@ -29,12 +29,18 @@ export function FindCorners({
       shouldRetryOnError: false,
     },
   );
-  const [said, setSaid] = useState<string>();
+  const say = useSay();
+  // An undo comes later, when the face is another record than now.
+  const put = useLatest(onFound);
   const find = (near: Point[] | undefined): void =>
     begin('Looking for straight edges', async (options) => {
       const found = await findKnownThing(pictureId, object, near, options);
-      if (found.corners.length === 4) await onFound(found.corners);
-      setSaid(knownWords(found, object));
+      const moved = found.corners.length === 4;
+      if (moved) await onFound(found.corners);
+      say({
+        text: knownWords(found, object),
+        ...(moved ? { action: { label: 'Undo', run: () => void put.current(corners) } } : {}),
+      });
     });
   return (
     <View style={{ gap: 8 }}>
@@ -51,7 +57,6 @@ export function FindCorners({
           <Button label="Move the handles onto the edges" onPress={() => find(corners)} />
         </View>
       )}
-      {said ? <Text live>{said}</Text> : null}
       <Text kind="quiet">{describeSource(KNOWN_SOURCE)}</Text>
     </View>
   );

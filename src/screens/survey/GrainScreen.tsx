@@ -22,17 +22,9 @@ import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useChange';
 import { useFaceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
-import { boardOf, type Board } from '@/core/job';
+import { arrowAt, boardOf, newLeaf, startPlan, type Board } from '@/core/job';
 import { ReadGrain } from './ReadGrain';
-import { contentOf, strokeAt } from '@/core/job';
-
-/** A line through the middle of the face at an angle, as places in the picture. */
-function arrowAt(board: Board, degrees: number): Point[] {
-  const { width, height } = contentOf(board);
-  const half = Math.min(width, height) * 0.35;
-  const [dx, dy] = [half * Math.cos((degrees * Math.PI) / 180), half * Math.sin((degrees * Math.PI) / 180)];
-  return [[width / 2 - dx, height / 2 - dy], [width / 2 + dx, height / 2 + dy]].map(([x = 0, y = 0]) => inPicture(board, [x, y])); // prettier-ignore
-}
+import { strokeAt } from '@/core/job';
 
 const PLANS = {
   uniform: 'One direction',
@@ -192,8 +184,13 @@ export function GrainScreen() {
           board={board}
           pictureId={face.body.picture?.id}
           within={kind === 'zones' && leaf ? leaf.outline.map(onBoard) : board.plane.outline}
-          onRead={(degrees) =>
-            kind === 'zones' ? setLeaf({ degrees }) : change(face, { grain: arrowAt(board, degrees) })
+          now={kind === 'zones' && leaf ? leaf.degrees : grain.value}
+          onPut={(way) =>
+            typeof way === 'number'
+              ? kind === 'zones'
+                ? setLeaf({ degrees: way })
+                : change(face, { grain: arrowAt(board, way) })
+              : change(face, { grain: way })
           }
         />
       ) : null}
@@ -305,31 +302,4 @@ function Arrow({ from, to, turn, k }: { from: Point; to: Point; turn: number; k:
       </G>
     </G>
   );
-}
-
-/** A quarter of the face, the next one for each leaf. */
-function newLeaf(board: Board, index: number): { name: string; outline: Point[]; degrees: number } {
-  const { width, height } = contentOf(board);
-  const [left, top] = [(index % 2) * (width / 2), (Math.floor(index / 2) % 2) * (height / 2)];
-  const outline: Point[] = [
-    [left, top],
-    [left + width / 2, top],
-    [left + width / 2, top + height / 2],
-    [left, top + height / 2],
-  ];
-  return { name: '', outline: outline.map((p) => inPicture(board, p)), degrees: index % 2 ? 135 : 45 };
-}
-
-function startPlan(kind: PlanKind, board: Board): FaceGrain | undefined {
-  const { width, height } = contentOf(board);
-  switch (kind) {
-    case 'uniform':
-      return undefined;
-    case 'radial':
-      return { kind, at: inPicture(board, [width / 2, height / 2]) };
-    case 'border':
-      return { kind, widthMm: Math.max(1, Math.min(60, Math.round(Math.min(width, height) / 8))) };
-    case 'zones':
-      return { kind, zones: [newLeaf(board, 0), newLeaf(board, 1)] };
-  }
 }

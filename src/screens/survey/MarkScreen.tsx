@@ -39,7 +39,8 @@ import {
   viewOf,
   type Board,
 } from '@/core/job';
-import { proposalWords } from '@/core/sight';
+import { proposalWords, REGION_SOURCE } from '@/core/sight';
+import { describeSource } from '@/core/sources';
 import { regionInPhoto } from '@/worker';
 
 /** How much of the face is shown round a damage that is opened again. mm. */
@@ -211,6 +212,7 @@ export function MarkScreen() {
             <Text kind="strong" live>
               Now tap once inside the damage. Its outline is proposed from its colour.
             </Text>
+            <Text kind="quiet">{describeSource(REGION_SOURCE)}</Text>
             <Button label="Leave it, I tap the points" onPress={() => setProposing(false)} />
           </View>
         ) : (

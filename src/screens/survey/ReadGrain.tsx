@@ -1,11 +1,11 @@
-import { useState } from 'react';
 import { View } from 'react-native';
-import type { Polygon } from '@/core/geometry';
+import type { Point, Polygon } from '@/core/geometry';
 import { viewOf, type Board } from '@/core/job';
 import { describeSource } from '@/core/sources';
 import { GRAIN_SOURCE, grainWords } from '@/core/veneer';
-import { Button, Text } from '@/ui';
+import { Button, Text, useSay } from '@/ui';
 import { grainInPhoto } from '@/worker';
+import { useLatest } from '../shared/useLatest';
 import { useAct } from '../shared/useAct';
 
 /** Proposes the way of the grain from the photo, for a finger to correct. */
@@ -13,27 +13,31 @@ export function ReadGrain({
   board,
   pictureId,
   within,
-  onRead,
+  now,
+  onPut,
 }: {
   board: Board;
   pictureId: string | undefined;
   /** What is read, mm on the face. */
   within: Polygon;
-  onRead: (degrees: number) => Promise<boolean>;
+  /** What stands there now: a direction, or an arrow in the picture. */
+  now: number | Point[];
+  onPut: (way: number | Point[]) => Promise<boolean>;
 }) {
   const act = useAct();
-  const [said, setSaid] = useState<string>();
+  const say = useSay();
+  // An undo comes later, when the face is another record than now.
+  const put = useLatest(onPut);
   if (!pictureId) return null;
   const read = (): void =>
     act(async () => {
       const found = await grainInPhoto(viewOf(board, pictureId), within);
-      await onRead(found.degrees);
-      setSaid(grainWords(found));
+      await onPut(found.degrees);
+      say({ text: grainWords(found), action: { label: 'Undo', run: () => void put.current(now) } });
     });
   return (
     <View style={{ gap: 8 }}>
       <Button label="Read it from the photo" onPress={read} />
-      {said ? <Text live>{said}</Text> : null}
       <Text kind="quiet">{describeSource(GRAIN_SOURCE)}</Text>
     </View>
   );
