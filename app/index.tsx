@@ -1,1 +1,10 @@
-export { PiecesScreen as default } from '@/screens/pieces/PiecesScreen';
+import { PiecesScreen } from '@/screens/pieces/PiecesScreen';
+import { Guarded } from '@/screens/shared/Guarded';
+
+export default function Pieces() {
+  return (
+    <Guarded>
+      <PiecesScreen />
+    </Guarded>
+  );
+}

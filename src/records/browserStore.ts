@@ -1,4 +1,4 @@
-import { noteNewer } from './changes';
+import { noteAside, noteNewer } from './changes';
 import { localNow } from './clock';
 import { storage } from './storage';
 import { createStore, type Exclusively } from './store';
@@ -41,4 +41,5 @@ export const browserStore = createStore(storage, {
   exclusively,
   device: deviceName,
   onNewer: noteNewer,
+  onAside: noteAside,
 });

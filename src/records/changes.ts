@@ -29,6 +29,9 @@ export function noteNewer(): void {
   void mutate<boolean>(NEWER, true, { revalidate: false });
 }
 
+/** What was set aside is read again, and told where it would have been seen. */
+export const noteAside = (): void => void changed([]);
+
 const TROUBLE = 'trouble';
 
 /** Why the store cannot be read at the moment; nothing while it can. */

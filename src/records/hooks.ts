@@ -39,12 +39,19 @@ export function useAside(kinds: readonly Kind[]): SetAside[] {
   return data.filter((a) => kinds.some((k) => a.key.startsWith(`${k}/`)));
 }
 
+async function listOf<K extends Kind>(kind: K): Promise<Loaded<K>> {
+  await pendingWritten();
+  return told(() => browserStore.list(kind));
+}
+
+/** Reads the records of a kind before a page asks for them; that they cannot be read is told when one does. */
+export async function readEarly(kind: Exclude<Kind, 'picture'>): Promise<void> {
+  await mutate(listKey(kind), () => listOf(kind), { revalidate: false }).catch(() => undefined);
+}
+
 /** All records of a kind. Pictures are loaded one by one instead. */
 export function useList<K extends Exclude<Kind, 'picture'>>(kind: K): ListOf<K> {
-  const { data, error, isLoading } = useSWR<Loaded<K>, Error>(listKey(kind), async () => {
-    await pendingWritten();
-    return told(() => browserStore.list(kind));
-  });
+  const { data, error, isLoading } = useSWR<Loaded<K>, Error>(listKey(kind), () => listOf(kind));
   return {
     records: data?.records ?? [],
     unreadable: data?.unreadable ?? 0,

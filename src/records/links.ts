@@ -1,3 +1,4 @@
+import { stamped } from './edits';
 import type { AnyStored, Bodies, Kind, Stored } from './types';
 
 /** A record that another points at. `shown`: it belongs to whoever shows it and goes with the last of them. */
@@ -93,19 +94,22 @@ export function withoutMissing<K extends Kind>(record: Stored<K>, missing: Missi
 export const pieceIdOf = (record: AnyStored): string | undefined =>
   linksOf(record).find((l) => l.kind === 'piece')?.id;
 
-/** A record that shows one photo in place of another. */
-export function swapPicture(record: AnyStored, from: string, to: string): AnyStored {
-  const id = (old: string): string => (old === from ? to : old);
-  const swap = <P extends { pictureId: string }>(photos: readonly P[]): P[] =>
-    photos.map((p) => ({ ...p, pictureId: id(p.pictureId) }));
-  const revision = record.revision + 1;
+/** A record that shows one photo in place of another: a change of this device like any other. */
+export function swapPicture(record: AnyStored, from: string, to: string, device: string): AnyStored {
+  const swap = <P extends { pictureId: string }>(photos: readonly P[] = []): P[] =>
+    photos.map((p) => (p.pictureId === from ? { ...p, pictureId: to } : p));
+  const changed = (field: string) => ({ revision: record.revision + 1, ...stamped(record, [field], device) });
   switch (record.kind) {
     case 'piece':
-      return { ...record, revision, body: { ...record.body, photos: swap(record.body.photos ?? []) } };
+      return { ...record, ...changed('photos'), body: { ...record.body, photos: swap(record.body.photos) } };
     case 'face':
-      return { ...record, revision, body: { ...record.body, photos: swap(record.body.photos ?? []) } };
+      return { ...record, ...changed('photos'), body: { ...record.body, photos: swap(record.body.photos) } };
     case 'log':
-      return { ...record, revision, body: { ...record.body, pictures: swap(record.body.pictures) } };
+      return {
+        ...record,
+        ...changed('pictures'),
+        body: { ...record.body, pictures: swap(record.body.pictures) },
+      };
     default:
       return record;
   }

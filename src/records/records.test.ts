@@ -377,6 +377,21 @@ describe('nothing is written over', () => {
     expect(storage.data.get('piece/bad')).toBe('{"kind"');
   });
 
+  test('it is told that something was set aside, once it lies there', async () => {
+    const storage = memoryStorage();
+    const told: boolean[] = [];
+    const store = createStore(storage, {
+      now: () => NOW,
+      onAside: () => told.push(storage.data.has('aside/piece/bad1')),
+    });
+    await store.list('piece');
+    expect(told).toEqual([]);
+    storage.data.set('piece/bad1', '{"kind":"piece"');
+    await store.list('piece');
+    await store.list('piece');
+    expect(told).toEqual([true]);
+  });
+
   test('what was set aside under a name stays when another is', async () => {
     const { store, storage } = setUp();
     for (const text of ['{"first"', '{"second"']) {

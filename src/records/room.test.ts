@@ -1,4 +1,5 @@
 import { memoryStorage } from '../testing/memoryStorage';
+import { previewBackup, readBackup, writeBackup } from './backup';
 import { newFace, newPiece } from './defaults';
 import { clearUnused, roomTaken, thinPictures } from './room';
 import { createStore } from './store';
@@ -45,6 +46,7 @@ test('a photo made smaller stands wherever the large one stood, and the large on
   const gained = await thinPictures(store, ['raking'], {
     shrink: async (p) => ({ ...p, widthPx: 1000, jpeg: '/9jAAAA' }),
     newId: () => 'thin',
+    device: 'phone',
   });
   expect(gained).toBeGreaterThan(190_000);
   expect(storage.data.has('picture/raking')).toBe(false);
@@ -53,10 +55,30 @@ test('a photo made smaller stands wherever the large one stood, and the large on
   expect((await roomTaken(store)).unused.map((u) => u.id)).toEqual(['lost']);
 });
 
+test('a photo made smaller is a change like any other: another device takes it over without a conflict', async () => {
+  const { store, storage } = await shop();
+  const there = memoryStorage();
+  storage.data.forEach((text, key) => there.data.set(key, text));
+  await thinPictures(store, ['raking'], {
+    shrink: async (p) => ({ ...p, widthPx: 1000, jpeg: '/9jAAAA' }),
+    newId: () => 'thin',
+    device: 'phone',
+  });
+  const { blob } = await writeBackup(store, { savedAt: NOW });
+  const other = createStore(there, { now: () => NOW });
+  const preview = await previewBackup(other, await readBackup(blob, 'phone.zip'));
+  expect(preview.conflicts).toEqual([]);
+  expect(preview.newerThere).toHaveLength(2);
+});
+
 test('a photo that would grow is left as it is', async () => {
   const { store } = await shop();
   expect(
-    await thinPictures(store, ['small'], { shrink: async () => photo(9000, 400), newId: () => 'n' }),
+    await thinPictures(store, ['small'], {
+      shrink: async () => photo(9000, 400),
+      newId: () => 'n',
+      device: 'phone',
+    }),
   ).toBe(0);
   expect((await roomTaken(store)).kinds.picture.count).toBe(4);
 });

@@ -79,13 +79,17 @@ export async function roomTaken(store: Store, progress?: (fraction: number) => v
 /**
  * Puts a smaller photo in the place of a large one, under a new name, in every record that shows it.
  *
- * @param shrink makes the photo smaller; `newId` names it
+ * @param shrink makes the photo smaller; `newId` names it; `device` is the name of this browser, whose change it is
  * @returns how many bytes were gained
  */
 export async function thinPictures(
   store: Store,
   ids: readonly string[],
-  { shrink, newId }: { shrink: (picture: Picture) => Promise<Picture>; newId: () => string },
+  {
+    shrink,
+    newId,
+    device,
+  }: { shrink: (picture: Picture) => Promise<Picture>; newId: () => string; device: string },
   progress?: (fraction: number) => void,
 ): Promise<number> {
   let gained = 0;
@@ -102,7 +106,7 @@ export async function thinPictures(
       ...Object.fromEntries(
         [...texts].flatMap(([key, text]): [string, string][] => {
           const result = readText(text);
-          return result.ok ? [[key, JSON.stringify(swapPicture(result.record, id, next.id))]] : [];
+          return result.ok ? [[key, JSON.stringify(swapPicture(result.record, id, next.id, device))]] : [];
         }),
       ),
       [`picture/${id}`]: undefined,

@@ -18,6 +18,10 @@ export type Exclusively = <T>(work: () => Promise<T>) => Promise<T>;
 export type Store = ReturnType<typeof createStore>;
 
 const ASIDE = 'aside/';
+
+/** Checking many records is done in slices, so that a page that is being used hardly waits for it. */
+const SLICE_MS = 12;
+const anotherTurn = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 const keyOf = (kind: Kind, id: string): string => `${kind}/${id}`;
 
 const FULL =
@@ -46,6 +50,7 @@ export function createStore(
     exclusively = (work) => work(),
     device = () => 'here',
     onNewer = () => undefined,
+    onAside = () => undefined,
   }: {
     now: () => string;
     exclusively?: Exclusively;
@@ -53,6 +58,8 @@ export function createStore(
     device?: () => string;
     /** Called when a record of a newer version of the app is met. */
     onNewer?: () => void;
+    /** Called when records were set aside. */
+    onAside?: () => void;
   },
 ) {
   let newerMet = false;
@@ -93,6 +100,7 @@ export function createStore(
     });
     await storage.setMany(Object.fromEntries(copies));
     await storage.removeMany(entries.map((e) => e.key));
+    onAside();
   }
 
   /** All readable records of a kind; what cannot be read is set aside. A record of a newer app stays where it is. */
@@ -120,9 +128,14 @@ export function createStore(
     const whole = new Map(
       kinds.map((kind) => [kind, new Map<string, { text: string; record: AnyStored }>()]),
     );
+    let begun = performance.now();
     for (const key of keys) {
       const text = texts[key];
       if (text === null || text === undefined) continue;
+      if (performance.now() - begun > SLICE_MS) {
+        await anotherTurn();
+        begun = performance.now();
+      }
       const kind = kinds.find((k) => key.startsWith(`${k}/`));
       const before = kind && known.get(kind)?.get(key);
       const result: ReadResult = before?.text === text ? { ok: true, record: before.record } : readText(text);

@@ -4,7 +4,6 @@ import Layers from 'lucide-react-native/icons/layers';
 import Lamp from 'lucide-react-native/icons/lamp-desk';
 import Warehouse from 'lucide-react-native/icons/warehouse';
 import { useEffect, type ReactNode } from 'react';
-import { ErrorBoundary } from 'react-error-boundary';
 import { Pressable, StyleSheet, useColorScheme, View } from 'react-native';
 import { useNewer, useOtherWindows, useTrouble } from '@/records/changes';
 import { useLook } from '@/records/look';
@@ -19,7 +18,7 @@ import {
   UnitsContext,
   useTheme,
 } from '@/ui';
-import { Broken } from './shared/Broken';
+import { Guarded } from './shared/Guarded';
 import { useWide } from './shared/Page';
 // The browser offers the home screen while the first page loads.
 import './useInstall';
@@ -69,9 +68,7 @@ export function Frame({ children }: { children: ReactNode }) {
                   {`${trouble} What is missing here was not deleted.`}
                 </Notice>
               ) : null}
-              <ErrorBoundary FallbackComponent={Broken} resetKeys={[path]}>
-                {children}
-              </ErrorBoundary>
+              <Guarded>{children}</Guarded>
             </View>
             {wide || focused ? null : <Places />}
           </View>

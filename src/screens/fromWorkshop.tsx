@@ -1,5 +1,6 @@
 import { useEffect, useState, type ComponentType } from 'react';
 import type * as workshop from './workshop';
+import { Guarded } from './shared/Guarded';
 import { Missing } from './shared/Missing';
 
 type Workshop = typeof workshop;
@@ -11,12 +12,16 @@ type PageName = {
 /** Loads the workshop before it is asked for; that it cannot be is told when it is. */
 export const loadEarly = (): void => void import('./workshop').then(keep, () => undefined);
 
+type Listed = Parameters<Workshop['readEarly']>[0];
+/** What nearly every page shows. */
+const READ_EARLY: readonly Listed[] = ['shop', 'piece', 'face', 'damage', 'log'];
+
 /** The workshop, once it is loaded. */
 let ready: Workshop | undefined;
 
 /**
  * Keeps the workshop, and runs the code of its pages one after another whenever the browser has nothing else to do. A part of the app is run
- * when it is first asked for: done before, the page has only to draw itself.
+ * when it is first asked for: done before, the page has only to draw itself. The records that nearly every page shows are read after that.
  */
 function keep(loaded: Workshop): void {
   if (ready) return;
@@ -24,9 +29,14 @@ function keep(loaded: Workshop): void {
   const names = Object.keys(loaded);
   const next = (): void => {
     const name = names.shift();
-    if (name === undefined) return;
+    if (name === undefined) return readLists();
     Reflect.get(loaded, name);
     whenIdle(next);
+  };
+  const kinds: Listed[] = [...READ_EARLY];
+  const readLists = (): void => {
+    const kind = kinds.shift();
+    if (kind) void loaded.readEarly(kind).then(() => whenIdle(readLists));
   };
   whenIdle(next);
 }
@@ -69,7 +79,7 @@ export async function loadWorkshop(): Promise<Workshop> {
  * `lazy`: what has once shown that it waits is held back there for 300 ms, loaded or not.
  */
 export function fromWorkshop(name: PageName): ComponentType {
-  return function WorkshopPage() {
+  function Loaded() {
     const [found, setFound] = useState<{ Screen?: ComponentType; problem?: unknown }>(() =>
       ready ? { Screen: ready[name] } : {},
     );
@@ -88,5 +98,12 @@ export function fromWorkshop(name: PageName): ComponentType {
     // The page around it tells what happened, and what is safe.
     if (problem !== undefined) throw problem;
     return Screen ? <Screen /> : <Missing what="This page" loading />;
+  }
+  return function WorkshopPage() {
+    return (
+      <Guarded>
+        <Loaded />
+      </Guarded>
+    );
   };
 }

@@ -166,9 +166,9 @@ export const takeBackupBack = (taken: Taken): Promise<void> =>
 export const roomInBrowser = (options: JobOptions): Promise<Room> =>
   run(options, (id, worker, onProgress) => worker.room(id, onProgress));
 
-/** Makes photos smaller of which nothing is measured. @returns bytes gained */
-export const thinPhotos = (pictures: string[], options: JobOptions): Promise<number> =>
-  run(options, (id, worker, onProgress) => worker.thin(id, pictures, onProgress), false);
+/** Makes photos smaller of which nothing is measured. @param device name of this browser @returns bytes gained */
+export const thinPhotos = (pictures: string[], device: string, options: JobOptions): Promise<number> =>
+  run(options, (id, worker, onProgress) => worker.thin(id, pictures, device, onProgress), false);
 
 /** How the day a piece is wanted by stands; nothing without such a day. @param at local time without zone */
 export const planDeadline = (pieceId: string, at: string): Promise<Deadline | undefined> =>

@@ -311,10 +311,10 @@ const api = {
     return job(id, onProgress, ({ progress }) => roomTaken(browserStore, progress));
   },
 
-  /** Makes photos smaller of which nothing is measured; gives the bytes that were gained. */
-  thin(id: number, pictures: string[], onProgress?: Progress): Promise<Outcome<number>> {
+  /** Makes photos smaller of which nothing is measured; gives the bytes that were gained. @param device name of this browser */
+  thin(id: number, pictures: string[], device: string, onProgress?: Progress): Promise<Outcome<number>> {
     return job(id, onProgress, ({ progress }) =>
-      thinPictures(browserStore, pictures, { shrink, newId }, progress),
+      thinPictures(browserStore, pictures, { shrink, newId, device }, progress),
     );
   },
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { formatBytes } from '@/core/units';
-import { browserStore, clearUnused, counted, KINDS, putBack, renewKinds } from '@/records';
+import { browserStore, clearUnused, counted, deviceName, KINDS, putBack, renewKinds } from '@/records';
 import { Button, Figure, Progress, Row, Section, Text, useSay } from '@/ui';
 import { roomInBrowser, thinPhotos, type Room } from '@/worker';
 import { useAct } from '../shared/useAct';
@@ -37,7 +37,7 @@ export function RoomSection() {
     });
   const thin = (ids: string[]): void =>
     begin('Making photos smaller', async (options) => {
-      const gained = await thinPhotos(ids, options);
+      const gained = await thinPhotos(ids, deviceName(), options);
       await renewKinds(['piece', 'face', 'log', 'picture']);
       setRoom(undefined);
       say({ text: `${formatBytes(gained)} were gained. Nothing is measured on these photos.` });

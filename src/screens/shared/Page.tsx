@@ -1,5 +1,5 @@
 import { Link, type Href } from 'expo-router';
-import type { ReactNode } from 'react';
+import { Children, startTransition, useEffect, useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { space, Text, useTheme, WIDE_PX } from '@/ui';
 
@@ -7,6 +7,17 @@ export const useWide = (): boolean => useWindowDimensions().width >= WIDE_PX;
 
 /** What scrolls can be reached and scrolled by keyboard. */
 const reachable = (label: string) => ({ role: 'region', tabIndex: 0, 'aria-label': label }) as const;
+
+/** So many parts stand in a page's first picture; more than that lies below a phone's edge. */
+const FIRST_PARTS = 3;
+
+/** The parts of a page: the first at once, the rest as soon as they can be seen. */
+function Parts({ children }: { children: ReactNode }) {
+  const [whole, setWhole] = useState(false);
+  useEffect(() => startTransition(() => setWhole(true)), []);
+  const parts = Children.toArray(children);
+  return <View style={styles.body}>{whole ? parts : parts.slice(0, FIRST_PARTS)}</View>;
+}
 
 type Props = {
   title: string;
@@ -51,7 +62,7 @@ export function Page({ title, eyebrow, back, board, list, children }: Props) {
       >
         {head}
         {board}
-        <View style={styles.body}>{children}</View>
+        <Parts>{children}</Parts>
       </ScrollView>
     );
   }
@@ -70,7 +81,7 @@ export function Page({ title, eyebrow, back, board, list, children }: Props) {
         contentContainerStyle={[styles.pad, !board && styles.reading]}
       >
         {head}
-        <View style={styles.body}>{children}</View>
+        <Parts>{children}</Parts>
       </ScrollView>
     </View>
   );
