@@ -20,7 +20,7 @@ export function bookcaseRecords(): BookcaseRecord[] {
       build: 'solid',
       veneerMm: 0,
       boardMm: 20,
-      species: 'oak',
+      species: 'whiteOak',
       finishNow: 'varnish',
       scale: { kind: 'rectangle', object: 'face', corners: WHOLE, widthMm, heightMm },
       faceCorners: WHOLE,

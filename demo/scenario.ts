@@ -148,6 +148,13 @@ const SHEETS: {
   },
 ];
 
+/** Boards in the reading room's rack. */
+const BOARDS = [
+  { id: 'lumber-oak', name: 'Oak shelf end', species: 'whiteOak', alongMm: 620, acrossMm: 140, thickMm: 24, note: 'From the old shelving.' },
+  { id: 'lumber-walnut', name: 'Walnut offcut', species: 'walnut', alongMm: 280, acrossMm: 90, thickMm: 30, note: '' },
+  { id: 'lumber-pine', name: 'Pine board', species: 'pine', alongMm: 1400, acrossMm: 180, thickMm: 22, note: 'Dry, ten years in the loft.' },
+]; // prettier-ignore
+
 /** Id under which a colour of the starter shelf stands in the demo. */
 const colourNamed = (name: string): string =>
   `colour-${starterColours().findIndex((c) => c.name === name) + 1}`;
@@ -399,6 +406,7 @@ export async function readingRoom(): Promise<AnyStored[]> {
       }),
     ]),
     ...starterColours().map((colour, i) => stored('colour', `colour-${i + 1}`, colour)),
+    ...BOARDS.map(({ id, ...board }) => stored('lumber', id, board)),
     stored('board', 'board-1', {
       name: 'Board for the lectern',
       wood: 'Burr walnut',

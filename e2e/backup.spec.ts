@@ -24,7 +24,7 @@ test('two devices: what each changed comes together, what both changed is chosen
     ),
   ).toBeVisible();
   await other.getByRole('button', { name: 'Read it in' }).click();
-  await expect(other.getByText(/79 records and 10 photos were written/)).toBeVisible();
+  await expect(other.getByText(/82 records and 10 photos were written/)).toBeVisible();
 
   const rename = async (p: typeof page, box: string, text: string): Promise<void> => {
     await p.goto('/piece/lectern/about');

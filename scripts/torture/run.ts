@@ -69,9 +69,9 @@ const ROUTES = [
   '/', '/bench', '/stock', '/shop', '/data', '/quick', '/piece/lectern', '/piece/lectern/about', '/piece/lectern/parts',
   '/piece/lectern/record', '/piece/lectern/report', '/piece/lectern/ways', '/piece/lectern/plan', '/face/lectern-slope', '/damage/lectern-1',
   '/damage/lectern-1/decide', '/damage/lectern-1/press', '/damage/lectern-1/glueup', '/damage/lectern-2/patch',
-  '/damage/lectern-2/blend', '/damage/stool-1/joint', '/damage/stool-1/movement', '/stock/v-walnut', '/nowhere',
+  '/damage/lectern-2/blend', '/damage/stool-1/joint', '/damage/stool-1/movement', '/stock/v-walnut', '/lumber/lumber-oak', '/nowhere',
 ]; // prettier-ignore
-const KINDS = ['piece', 'face', 'damage', 'veneer', 'colour', 'board', 'log', 'shop', 'picture'];
+const KINDS = ['piece', 'face', 'damage', 'veneer', 'colour', 'board', 'lumber', 'log', 'shop', 'picture'];
 /** A page is given six seconds. */
 const LOOK_EVERY_MS = 100;
 const MOST_LOOKS = 60;

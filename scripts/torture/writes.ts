@@ -14,6 +14,7 @@ const KINDS: Exclude<Kind, 'picture'>[] = [
   'veneer',
   'colour',
   'board',
+  'lumber',
   'log',
   'shop',
 ];

@@ -186,6 +186,11 @@ const CASES: [string, unknown, unknown][] = [
     expect.objectContaining({ perBoard: 8, boards: 1, areaMm2: expect.closeTo(2400, 6) }),
   ],
   [
+    'letin.boards',
+    { blanks: { alongMm: 100, acrossMm: 40, thickMm: 18, count: 5 }, boards: [{ id: 'a', species: 'oak', alongMm: 600, acrossMm: 120, thickMm: 20 }], species: 'oak', kerfMm: 1 }, // prettier-ignore
+    expect.objectContaining({ missing: 0, takes: [expect.objectContaining({ columns: 3, cutOffMm: 303 })] }),
+  ],
+  [
     'letin.pilot',
     { screw: { gauge: 8 }, lengthMm: 25, throughMm: 3, boardMm: 30, specificGravity: 0.42 },
     expect.objectContaining({ pilotMm: expect.closeTo(2.33, 2), deepMm: 22 }),

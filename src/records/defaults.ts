@@ -1,3 +1,3 @@
-export { DEFAULT_SHOP, INSET_CORNERS, newDamage, newFace, newPiece } from '@/core/job';
+export { DEFAULT_SHOP, INSET_CORNERS, newDamage, newFace, newLumber, newPiece } from '@/core/job';
 
 export const SHOP_ID = 'shop';

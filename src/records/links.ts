@@ -26,6 +26,7 @@ const LINKS: { [K in Kind]: (body: Bodies[K]) => Link[] } = {
   colour: ({ pictureId }) => picture(pictureId),
   // A board outlives the products it was made with.
   board: ({ pictureId }) => picture(pictureId),
+  lumber: () => [],
   shop: () => [],
   picture: () => [],
 };
@@ -81,6 +82,7 @@ const WITHOUT: { [K in Kind]: (body: Bodies[K], missing: Missing) => Bodies[K] }
     ...body,
     pictures: body.pictures.filter((p) => !missing('picture', p.pictureId)),
   }),
+  lumber: (body) => body,
   shop: (body) => body,
   picture: (body) => body,
 };

@@ -6,7 +6,7 @@ import type { Bodies, Kind } from './types';
 export { idSchema };
 
 /** Version of every shape that this app writes. */
-export const SHAPE_VERSION = 7;
+export const SHAPE_VERSION = 8;
 
 export const MOST_JPEG_CHARS = 4_000_000;
 
@@ -52,6 +52,7 @@ export const STORED_SCHEMAS: { [K in Kind]: Joi.ObjectSchema } = {
   log: envelopeFor('log'),
   colour: envelopeFor('colour'),
   board: envelopeFor('board'),
+  lumber: envelopeFor('lumber'),
   shop: envelopeFor('shop'),
   picture: envelopeFor('picture'),
 };

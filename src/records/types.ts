@@ -1,4 +1,5 @@
 import type { Colour, TestBoard } from '@/core/shelf';
+import type { Lumber } from '@/core/letin';
 import type { Damage, Face, LogEntry, Piece, Shop, Veneer } from '@/core/job';
 
 export type {
@@ -20,6 +21,7 @@ export type {
   Veneer,
 } from '@/core/job';
 
+export type { Lumber } from '@/core/letin';
 export type { Colour, TestBoard } from '@/core/shelf';
 
 export type Picture = {
@@ -38,6 +40,7 @@ export type Bodies = {
   log: LogEntry;
   colour: Colour;
   board: TestBoard;
+  lumber: Lumber;
   shop: Shop;
   picture: Picture;
 };

@@ -9,6 +9,7 @@ export { DataScreen } from './data/DataScreen';
 export { DemoScreen } from './demo/DemoScreen';
 export { GlueUpScreen } from './glueup/GlueUpScreen';
 export { JointScreen } from './joint/JointScreen';
+export { LumberScreen } from './stock/LumberScreen';
 export { MovementScreen } from './movement/MovementScreen';
 export { PatchScreen } from './patch/PatchScreen';
 export { TrailScreen } from './pieces/TrailScreen';

@@ -1,4 +1,5 @@
 import type { Point } from '../geometry';
+import type { Lumber } from '../letin';
 import type { Damage, Face, Piece, Shop } from './types';
 
 /** A shop as it is before its owner has said anything; every figure can be changed. */
@@ -39,6 +40,16 @@ export const newPiece = (name: string, createdAt: string): Piece => ({
   goal: 'shellac',
   note: '',
   createdAt,
+});
+
+/** A board as it stands before it was measured. */
+export const newLumber = (number: number): Lumber => ({
+  name: `Board ${number}`,
+  species: 'whiteOak',
+  alongMm: 600,
+  acrossMm: 120,
+  thickMm: 22,
+  note: '',
 });
 
 export const newFace = (pieceId: string, name: string): Face => ({

@@ -77,7 +77,7 @@ export { isTicked, type NextStep, type Trail, type TrailStep } from './trail';
 export { glueChoice, keptGlue, linkedPage, worksheetOf, worksheetPage, type Worksheet } from './worksheet';
 export { stagesOf } from './stages';
 export { conditionFor, countedOf, faceAreaMm2, measuredWords, type Units } from './condition';
-export { DEFAULT_SHOP, INSET_CORNERS, newDamage, newFace, newPiece } from './defaults';
+export { DEFAULT_SHOP, INSET_CORNERS, newDamage, newFace, newLumber, newPiece } from './defaults';
 export { idSchema, JOB_SCHEMAS, textSchema } from './schemas';
 export { jobSchema, jobTasks, planSchema, type JobInput } from './tasks';
 export { MARK_TOOLS, onLine, remarked, shifted, storedMark, tapped, withPoint } from './marking';

@@ -2,6 +2,7 @@ import { boardSchema } from './kinds/board';
 import { colourSchema } from './kinds/colour';
 import { damageSchema } from './kinds/damage';
 import { faceSchema } from './kinds/face';
+import { lumberBodySchema } from './kinds/lumber';
 import { logSchema } from './kinds/log';
 import { pieceSchema } from './kinds/piece';
 import { shopSchema } from './kinds/shop';
@@ -18,5 +19,6 @@ export const JOB_SCHEMAS = {
   log: logSchema,
   colour: colourSchema,
   board: boardSchema,
+  lumber: lumberBodySchema,
   shop: shopSchema,
 };

@@ -85,6 +85,7 @@ export function sumStarts({ damage, face, survey, treated }: Repair) {
   const veneerMm = face && face.body.build !== 'solid' ? face.body.veneerMm : 0;
   return {
     boardMm,
+    species: face?.body.species ?? '',
     depthMm: hollowDepthMm(damage.body, face?.body),
     holeMm: diameterMm ?? Math.min(measures?.alongMm ?? holeMm, measures?.acrossMm ?? holeMm),
     outline: known?.outline ?? [],

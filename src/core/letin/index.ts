@@ -12,4 +12,14 @@ export { sliverPlan, sliverSchema, type SliverInput, type SliverPlan } from './s
 export { GAUGES, PILOT_SOURCE, pilotPlan, pilotSchema, type PilotInput, type PilotPlan } from './pilot';
 export { BANDING_SOURCE, bandingPlan, bandingSchema, type BandingInput, type BandingPlan } from './banding';
 export { PART_SOURCE, partPlan, partSchema, type PartInput, type PartPlan } from './part';
+export {
+  lumberPlan,
+  lumberSchema,
+  takeWords,
+  type Blanks,
+  type Lumber,
+  type LumberInput,
+  type LumberPlan,
+  type LumberTake,
+} from './lumber';
 export { DRAWER_SOURCE, drawerPlan, drawerSchema, type DrawerInput, type DrawerPlan } from './drawer';

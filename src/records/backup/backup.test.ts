@@ -92,6 +92,7 @@ describe('a backup of the whole shop', () => {
     expect(manifest.counts).toEqual({
       colour: 0,
       board: 0,
+      lumber: 0,
       piece: 1,
       face: 1,
       damage: 1,

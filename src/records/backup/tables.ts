@@ -17,6 +17,16 @@ export const stockTable = (veneers: readonly Stored<'veneer'>[]): string =>
     SAFE,
   );
 
+/** Boards in the rack, for a spreadsheet; sizes in millimetres. */
+export const boardsTable = (boards: readonly Stored<'lumber'>[]): string =>
+  unparse(
+    {
+      fields: ['name', 'species', 'along the grain mm', 'across mm', 'thickness mm', 'note'],
+      data: boards.map(({ body: b }) => [b.name, b.species, b.alongMm, b.acrossMm, b.thickMm, b.note]),
+    },
+    SAFE,
+  );
+
 const inOrder = (log: readonly Stored<'log'>[]): Stored<'log'>[] =>
   [...log].sort((a, b) => a.body.doneAt.localeCompare(b.body.doneAt));
 

@@ -9,6 +9,7 @@ const KIND_WORDS: Record<Kind, [one: string, many: string]> = {
   veneer: ['veneer', 'veneers'],
   colour: ['colour', 'colours'],
   board: ['test board', 'test boards'],
+  lumber: ['board', 'boards'],
   log: ['log entry', 'log entries'],
   shop: ['shop', 'shops'],
   picture: ['photo', 'photos'],
@@ -31,6 +32,7 @@ function ownTitle({ kind, body }: AnyStored): string {
     case 'veneer':
     case 'colour':
     case 'board':
+    case 'lumber':
     case 'picture':
       return body.name;
     case 'damage':

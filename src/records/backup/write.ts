@@ -6,7 +6,7 @@ import type { AnyStored, Kind, Stored } from '../types';
 import { packArchive, type Item } from './archive';
 import { bytesOf, checksumOf, textBytes } from './bytes';
 import { picturesOf, pieceIdOf } from '../links';
-import { hoursTable, logTable, stockTable } from './tables';
+import { boardsTable, hoursTable, logTable, stockTable } from './tables';
 
 export const FORMAT = 'rustic-lantern';
 /** Version of the layout of a backup: 1 was one JSON file. */
@@ -29,7 +29,7 @@ export type Manifest = {
 /** Records that are written with their photo apart. */
 const BATCH = 8;
 
-export const noCounts = (): Counts => ({ piece: 0, face: 0, damage: 0, veneer: 0, colour: 0, board: 0, log: 0, shop: 0, picture: 0 }); // prettier-ignore
+export const noCounts = (): Counts => ({ piece: 0, face: 0, damage: 0, veneer: 0, colour: 0, board: 0, lumber: 0, log: 0, shop: 0, picture: 0 }); // prettier-ignore
 
 /** What belongs to one piece: itself, its faces, damages and log, the veneers it takes. */
 function ofPiece(records: readonly AnyStored[], pieceId: string): AnyStored[] {
@@ -129,6 +129,7 @@ export async function writeBackup(
     const log = kept.filter((r) => isOf(r, 'log'));
     const pieces = kept.filter((r) => isOf(r, 'piece'));
     yield item('tables/stock.csv', textBytes(stockTable(veneers)));
+    yield item('tables/boards.csv', textBytes(boardsTable(kept.filter((r) => isOf(r, 'lumber')))));
     yield item('tables/log.csv', textBytes(logTable(log, pieces)));
     yield item('tables/hours.csv', textBytes(hoursTable(log, pieces)));
 

@@ -50,6 +50,7 @@ const summary = ({ counts, holds }: Preview): string =>
     counted('log', counts.log),
     counted('veneer', counts.veneer),
     ...(counts.colour > 0 ? [counted('colour', counts.colour)] : []),
+    ...(counts.lumber > 0 ? [counted('lumber', counts.lumber)] : []),
     ...(counts.board > 0 ? [counted('board', counts.board)] : []),
     counted('picture', counts.picture),
   ].join(', ');

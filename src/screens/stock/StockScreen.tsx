@@ -10,10 +10,11 @@ import { ListFold } from '../shared/ListFold';
 import { AsideNotice } from '../shared/AsideNotice';
 import { PhotoSwatch } from '../shared/Swatch';
 import { LinkRow } from '../shared/LinkRow';
+import { BoardsSection } from './BoardsSection';
 import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
 
-/** The veneers in the shop. */
+/** The veneers and boards in the shop. */
 export function StockScreen() {
   const { records, loading } = useList('veneer');
   const { length } = useUnits();
@@ -47,7 +48,7 @@ export function StockScreen() {
   return (
     <Page
       title="Stock"
-      eyebrow="Veneers on the shelf"
+      eyebrow="Veneers on the shelf, boards in the rack"
       board={
         wide && records.length > 0 ? (
           <Pane>
@@ -64,7 +65,7 @@ export function StockScreen() {
         ) : undefined
       }
     >
-      <AsideNotice kinds={['veneer']} />
+      <AsideNotice kinds={['veneer', 'lumber']} />
       <LitCard eyebrow={records.length === 0 ? 'Now' : 'Grow the stock'} title="Photograph a veneer">
         <Text>
           Square on, filling the picture, in the light in which you photograph the faces. Its colour and
@@ -122,6 +123,7 @@ export function StockScreen() {
           }}
         />
       </Section>
+      <BoardsSection />
     </Page>
   );
 }

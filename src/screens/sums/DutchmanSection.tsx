@@ -8,6 +8,7 @@ import { Beside, Chips, materials, Notice, Row, Section, Text, useTheme } from '
 import { useKeptChoice, useKeptLength } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 import type { SumStarts } from '@/core/job';
+import { FromBoards } from './FromBoards';
 import { PrintOutline } from './PrintOutline';
 
 /** The recess round a loss, along the grain, and the block that is let in. */
@@ -66,6 +67,11 @@ export function DutchmanSection({
               {`It runs out at ${result.value.openSides === 1 ? 'an edge' : `${result.value.openSides} edges`}: a thinner wall would break out. Leave the block over there and trim it after the glue.`}
             </Text>
           ) : null}
+          <FromBoards
+            blanks={{ ...result.value.block, count: 1 }}
+            species={starts.species}
+            kerfMm={starts.part.kerfMm}
+          />
           <PrintOutline
             what="Recess"
             title={title}

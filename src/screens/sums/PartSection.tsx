@@ -8,6 +8,7 @@ import { describeSource } from '@/core/sources';
 import { Beside, Chips, materials, Notice, Row, Section, Stepper, Text, useTheme } from '@/ui';
 import { useKeptChoice, useKeptLength, useKeptNumber } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
+import { FromBoards } from './FromBoards';
 import { PrintOutline } from './PrintOutline';
 
 /** A part made anew from the outline of the good one: its blank, its saw line, and a print at full size. */
@@ -24,7 +25,7 @@ export function PartSection({
   const [side, setSide] = useKeptChoice('part.side', 'same', ['same', 'mirrored']);
   const [turn, setTurn] = useKeptNumber('part.turn', 0);
   const [, thickField] = useKeptLength('part.thick', starts.part.thickMm);
-  const [, kerfField] = useKeptLength('part.kerf', starts.part.kerfMm);
+  const [kerf, kerfField] = useKeptLength('part.kerf', starts.part.kerfMm);
   const [, longField] = useKeptLength('part.long', starts.part.boardLongMm);
   const [, wideField] = useKeptLength('part.wide', starts.part.boardWideMm);
   const [copies, setCopies] = useKeptNumber('part.copies', 1);
@@ -81,6 +82,11 @@ export function PartSection({
             <Row title="Boards" value={String(result.value.boards)} last />
           </View>
           <Text>{result.value.words}</Text>
+          <FromBoards
+            blanks={{ ...result.value.blank, count: copies + spares }}
+            species={starts.species}
+            kerfMm={kerf}
+          />
           <PrintOutline
             what="Part"
             title={title}

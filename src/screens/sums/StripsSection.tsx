@@ -2,6 +2,7 @@ import { attempt } from '@/core/check';
 import { stripsPlan } from '@/core/letin';
 import { Beside, Figure, Notice, Section, Stepper } from '@/ui';
 import { useKeptLength, useKeptNumber } from '../shared/kept';
+import { FromBoards } from './FromBoards';
 import { StripsDrawing } from './drawings';
 import { useUnits } from '../shared/useUnits';
 import { Figures } from '../special/parts';
@@ -61,6 +62,16 @@ export function StripsSection({ starts }: { starts: SumStarts }) {
               note={`${length(result.value.blockLengthMm)} long`}
             />
           </Figures>
+          <FromBoards
+            blanks={{
+              alongMm: result.value.blockLengthMm,
+              acrossMm: blockWide,
+              thickMm: blockThick,
+              count: result.value.blocks,
+            }}
+            species={starts.species}
+            kerfMm={kerf}
+          />
         </>
       ) : (
         <Notice kind="stop">{result.problem}</Notice>
