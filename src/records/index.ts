@@ -7,6 +7,7 @@ export { browserStore, deviceName, newId } from './browserStore';
 export { localNow, planningTime } from './clock';
 export { importText } from './transfer';
 export type { SetAside } from './store';
+export { rehearse } from './rehearse';
 export { revisionsOf } from './revisions';
 export { counted } from './backup/words';
 export type { Conflict, Preview, TakeChoices, Taken } from './backup';

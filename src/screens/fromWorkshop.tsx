@@ -37,6 +37,7 @@ function keep(loaded: Workshop): void {
   const readLists = (): void => {
     const kind = kinds.shift();
     if (kind) void loaded.readEarly(kind).then(() => whenIdle(readLists));
+    else loaded.rehearse().catch(() => undefined);
   };
   whenIdle(next);
 }

@@ -33,4 +33,4 @@ export { WaysScreen } from './ways/WaysScreen';
 export { addPiece } from './pieces/addPiece';
 export { SharedScreen } from './sharing/SharedScreen';
 export { SheetScreen } from './sheet/SheetScreen';
-export { readEarly } from '@/records';
+export { readEarly, rehearse } from '@/records';

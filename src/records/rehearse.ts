@@ -1,0 +1,26 @@
+import { methodById, PRESSED_FAMILIES } from '@/core/catalogue';
+import { pressPlan, repairsOf } from '@/core/job';
+import { browserStore } from './browserStore';
+import { DEFAULT_SHOP, SHOP_ID } from './defaults';
+import { isOf } from './store';
+
+/**
+ * Works out the repairs of one piece, and presses one of them, while nobody waits: what has run once answers at once when a page asks. A
+ * fault here is told by the page that meets it.
+ */
+export async function rehearse(): Promise<void> {
+  const { records } = await browserStore.listAll(['piece', 'face', 'damage', 'shop']);
+  const shop = records.find((r) => isOf(r, 'shop') && r.id === SHOP_ID);
+  const damages = records.filter((r) => isOf(r, 'damage'));
+  const piece = records
+    .filter((r) => isOf(r, 'piece'))
+    .find((p) => !p.body.rest && damages.some((d) => d.body.pieceId === p.id));
+  if (!piece) return;
+  const known = shop && isOf(shop, 'shop') ? shop.body : DEFAULT_SHOP;
+  const faces = records.filter((r) => isOf(r, 'face'));
+  for (const { treated, chain, survey, damage } of repairsOf(piece, faces, damages, known)) {
+    if (!chain || !survey.ok || !PRESSED_FAMILIES.includes(methodById(chain.method).family)) continue;
+    pressPlan(treated, chain.method, damage.body, survey.value, known);
+    return;
+  }
+}
