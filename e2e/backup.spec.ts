@@ -20,7 +20,7 @@ test('two devices: what each changed comes together, what both changed is chosen
   await pick(other, 'Read in a file', first);
   await expect(
     other.getByText(
-      'It holds 6 pieces, 14 faces, 25 damages, 1 log entry, 7 veneers, 24 colours, 1 test board, 10 photos.',
+      'It holds 6 pieces, 14 faces, 25 damages, 1 log entry, 7 veneers, 24 colours, 3 boards, 1 test board, 10 photos.',
     ),
   ).toBeVisible();
   await other.getByRole('button', { name: 'Read it in' }).click();

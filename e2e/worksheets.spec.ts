@@ -12,7 +12,7 @@ test('what is let in, filled, closed and levelled has its sums on its worksheet,
   await test.step('a plug: 9 mm bored to 10', async () => {
     await page.goto('/damage/settle-3/joint');
     await expect(page.getByRole('heading', { name: 'The plug and its hole' })).toBeVisible();
-    await expect(page.getByRole('img', { name: /in section with the plug/ })).toBeVisible();
+    await expect(page.getByRole('group', { name: /in section with the plug/ })).toBeVisible();
     const deep = page.getByRole('textbox', { name: 'Depth of the hole' });
     await deep.fill('40');
     await deep.press('Enter');
@@ -28,7 +28,7 @@ test('what is let in, filled, closed and levelled has its sums on its worksheet,
     await page.goto('/damage/settle-5/joint');
     await expect(page.getByText(/It runs out at 2 edges/)).toBeVisible();
     await page.getByRole('radio', { name: 'Run out along the grain' }).click();
-    await expect(page.getByRole('img', { name: /The recess on the face/ })).toBeVisible();
+    await expect(page.getByRole('group', { name: /The recess on the face/ })).toBeVisible();
   });
 
   await test.step('a gaping split: what the clamps leave open, and none where it meets', async () => {
@@ -67,4 +67,55 @@ test('the best spot on a sheet is found, seen on the face before it is cut, take
   await expect(page.getByText(/^Taken: Its middle \d+ mm from the left/)).toBeVisible();
   await page.reload();
   await expect(page.getByText(/^Taken: Its middle \d+ mm from the left/)).toBeVisible();
+});
+
+test('a size is pulled at its ring, a block is sawn off a board of the rack, and gaps are read from the photo', async ({
+  page,
+}) => {
+  await bringDemo(page);
+  await changeStored(page, 'damage/settle-1', { method: 'dutchman' });
+  await page.goto('/damage/settle-1/joint');
+  const margin = page.getByRole('textbox', { name: 'Into sound wood' });
+  await expect(margin).toHaveValue('2.5 mm');
+  const ring = page.getByRole('button', { name: /^Into sound wood\. Drag it/ });
+  await ring.scrollIntoViewIfNeeded();
+  const box = await ring.boundingBox();
+  if (!box) throw new Error('there is no ring');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2, { steps: 5 });
+  await page.mouse.up();
+  await expect(margin).not.toHaveValue('2.5 mm');
+  await page
+    .getByRole('button', { name: /^Saw it off/ })
+    .first()
+    .click();
+  await expect(page.getByText(/ is .* long now\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(/ stay\./).first()).toBeVisible();
+
+  // A photo of the same boards with a gap of 5 mm drawn along the crack that is marked.
+  const photo = await page.evaluate(() => {
+    const canvas = Object.assign(document.createElement('canvas'), { width: 1280, height: 1280 });
+    const pen = canvas.getContext('2d');
+    if (!pen) throw new Error('there is no canvas');
+    pen.fillStyle = '#b08a5a';
+    pen.fillRect(0, 0, 1280, 1280);
+    pen.strokeStyle = '#201810';
+    pen.lineWidth = 10;
+    pen.beginPath();
+    for (const [x, y] of [[470, 60], [474, 220], [468, 410]] as const) pen.lineTo(2 * x, 2 * y); // prettier-ignore
+    pen.stroke();
+    return canvas.toDataURL('image/jpeg', 0.92).split(',')[1] ?? '';
+  });
+  await changeStored(page, 'picture/settle-photo', { jpeg: photo, widthPx: 1280, heightPx: 1280 });
+  await changeStored(page, 'face/settle-back', { picture: { id: 'settle-photo', widthPx: 1280, heightPx: 1280 } }); // prettier-ignore
+  await changeStored(page, 'damage/settle-2', { method: 'sliver' });
+  await page.goto('/damage/settle-2/joint');
+  await page.getByRole('button', { name: 'Read the gaps from the photo' }).click();
+  await expect(page.getByText(/^Read from the photo; finer than/)).toBeVisible();
+  const wide = page.getByRole('textbox', { name: 'Wide in the middle' });
+  await expect.poll(async () => Math.abs(parseFloat(await wide.inputValue()) - 5)).toBeLessThan(0.4);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(wide).toHaveValue('1.5 mm');
 });

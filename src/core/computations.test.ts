@@ -32,6 +32,11 @@ const CASES: [string, unknown, unknown][] = [
   ],
   ['photo.known', { image: GREY, object: 'card' }, { corners: [], worth: 0 }],
   ['photo.region', { image: GREY, at: [0.5, 0.5] }, { outline: [], edge: 0 }],
+  [
+    'photo.gaps',
+    { image: GREY, line: [[2, 8], [14, 8]], mmPerPixel: 0.3, stations: 3, reachMm: 1.5 }, // prettier-ignore
+    { gapsMm: [0, 0, 0], finestMm: expect.closeTo(0.12, 9), seen: false },
+  ],
   ['photo.quality', { image: GREY }, { blur: 0, burnt: 0, black: 0 }],
   [
     'colour.mix',
@@ -184,6 +189,11 @@ const CASES: [string, unknown, unknown][] = [
     'letin.part',
     { outline: [[0, 0], [80, 0], [80, 30], [0, 30]], grainDeg: 0, mirrored: true, thickMm: 18, kerfMm: 1, copies: 1, spares: 1, boardLongMm: 400, boardWideMm: 100 }, // prettier-ignore
     expect.objectContaining({ perBoard: 8, boards: 1, areaMm2: expect.closeTo(2400, 6) }),
+  ],
+  [
+    'joint.across',
+    { outline: [[0, 0], [900, 0], [900, 400], [0, 400]], joint: { from: [0, 150], to: [900, 150] }, atMm: [450] }, // prettier-ignore
+    [expect.objectContaining({ openingMm: 400 })],
   ],
   [
     'letin.boards',

@@ -2,7 +2,7 @@ import type { ObjectSchema } from 'joi';
 import { arrange, arrangeSchema } from './arrange';
 import { schedule, scheduleSchema } from './bench';
 import { assertValid, type JobContext } from './check';
-import { closePlan, closeSchema } from './closing';
+import { acrossSchema, clampsAcross, closePlan, closeSchema } from './closing';
 import { colourDifference, differenceSchema } from './colour';
 import { fieldSchema, pressField } from './field';
 import { fillPlan, fillSchema, levelPlan, levelSchema } from './filling';
@@ -38,7 +38,16 @@ import {
   mixColour,
   mixSchema,
 } from './pigment';
-import { findKnown, findRegion, knownSchema, photoQuality, qualitySchema, regionSchema } from './sight';
+import {
+  findKnown,
+  findRegion,
+  knownSchema,
+  gapsSchema,
+  photoQuality,
+  qualitySchema,
+  readGaps,
+  regionSchema,
+} from './sight';
 import { placePatch, placeSchema } from './spot';
 import { camberOf, camberSchema } from './stack';
 import { rankStock, stockRankSchema } from './veneer';
@@ -100,9 +109,11 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['veneer.place', computation(placeSchema, placePatch, 'veneer.place')],
   ['photo.known', computation(knownSchema, findKnown, 'photo.known')],
   ['photo.region', computation(regionSchema, findRegion, 'photo.region')],
+  ['photo.gaps', computation(gapsSchema, readGaps, 'photo.gaps')],
   ['photo.quality', computation(qualitySchema, photoQuality, 'photo.quality')],
   ['letin.pilot', computation(pilotSchema, pilotPlan, 'letin.pilot')],
   ['letin.drawer', computation(drawerSchema, drawerPlan, 'letin.drawer')],
+  ['joint.across', computation(acrossSchema, clampsAcross, 'joint.across')],
   ['joint.close', computation(closeSchema, closePlan, 'joint.close')],
   ['fill.plan', computation(fillSchema, fillPlan, 'fill.plan')],
   ['level.plan', computation(levelSchema, levelPlan, 'level.plan')],

@@ -73,7 +73,7 @@ test('a new part from the good one: its blank, mirrored, and why it needs a wide
   // 100 × 60 mm marked, 5 mm of room all round.
   expect(screen.getByText('110 mm × 70 mm')).toBeOnTheScreen();
   // The same blank stands among the materials, with its thickness.
-  expect(screen.getByText('110 mm × 70 mm × 22 mm')).toBeOnTheScreen();
+  expect(screen.getByText('2 of 110 mm × 70 mm × 22 mm')).toBeOnTheScreen();
   expect(screen.getByLabelText(/^The part in its blank/)).toBeOnTheScreen();
   await press('Mirrored, left for right');
   await type('Board, across', '60');

@@ -6,7 +6,7 @@ import type { QuietSlit } from '@/core/glueup';
 import type { Deadline, FaceView, Moves, Plan, SpotSearch } from '@/core/job';
 import type { Manifest, Preview, TakeChoices, Taken } from '@/records/backup';
 import type { Room } from '@/records/room';
-import type { KnownFound, KnownThing, PhotoQuality } from '@/core/sight';
+import type { GapsFound, KnownFound, KnownThing, PhotoQuality } from '@/core/sight';
 import type { GrainRead, WoodCard } from '@/core/veneer';
 import { openLine, overLine, type Line } from './line';
 import type { BenchPlan } from './shelf';
@@ -112,6 +112,10 @@ export const regionInPhoto = (view: FaceView, at: Point): Promise<Point[]> =>
 /** Whether a photo is sharp and well lit. */
 export const readQuality = (pictureId: string): Promise<PhotoQuality> =>
   run({}, (id, worker) => worker.quality(id, pictureId));
+
+/** How wide a joint gapes at places along it, ends among them. @param line in the view's own frame, mm */
+export const gapsInPhoto = (view: FaceView, line: Point[], stations: number): Promise<GapsFound> =>
+  run({}, (id, worker) => worker.gaps(id, view, line, stations));
 
 /** The way of the grain in a part of a face. @param within its outline in the view's own frame, mm */
 export const grainInPhoto = (view: FaceView, within: Polygon): Promise<GrainRead> =>

@@ -13,6 +13,9 @@ import {
   type KnownFound,
   type KnownThing,
   type PhotoQuality,
+  GAP_REACH_MM,
+  readGaps,
+  type GapsFound,
 } from '@/core/sight';
 import { readGrain, woodCard, type GrainRead, type WoodCard } from '@/core/veneer';
 import {
@@ -213,6 +216,19 @@ const api = {
 
   quality(id: number, pictureId: string): Promise<Outcome<PhotoQuality>> {
     return job(id, undefined, async () => photoQuality({ image: await photo(pictureId) }));
+  },
+
+  /** How wide a joint gapes at places along it. @param line its ends in the view's own frame, mm */
+  gaps(id: number, view: FaceView, line: Point[], stations: number): Promise<Outcome<GapsFound>> {
+    return job(id, undefined, async (context) => {
+      return readGaps({
+        image: await redraw(view, context),
+        line: line.map(([x, y]): Point => [x / view.mmPerPixel, y / view.mmPerPixel]),
+        mmPerPixel: view.mmPerPixel,
+        stations,
+        reachMm: GAP_REACH_MM.value,
+      });
+    });
   },
 
   /** The way of the grain in a part of a face, and how surely. */

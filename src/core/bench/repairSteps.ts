@@ -35,6 +35,8 @@ export type LinkWork = {
   clamps?: Record<string, number>;
   /** How it is held, where not by the clamps of a press. */
   heldWords?: string;
+  /** Layers of a fill from its floor up: how long each is left, and how far under the surface it ends; less than nothing stands proud. */
+  layers?: readonly { waitMin: number; underMm: number }[];
   /** Minutes of spreading and clamping of each stage at the shop's own pace, where it is pressed. */
   stages?: readonly number[];
 };
@@ -93,6 +95,21 @@ function inThisWay(method: MethodId, step: Step, ways: Ways, kind: DamageKind | 
   return step;
 }
 
+const LAYER_SOURCE = derived('the layers of the fill’s own sum, and the wait of each');
+
+/** A fill that is built up in layers: the book's own step for each of them. One layer is as the book has it. */
+function layered(step: Step, layers: NonNullable<LinkWork['layers']>, learns: string): WorkedStep[] {
+  const own = step.layer === 'below' ? layers.slice(0, -1) : layers;
+  if (layers.length < 2 || own.length < 1) return [plain(step, learns)];
+  return own.map(({ waitMin, underMm }, i): WorkedStep => ({
+    ...plain(step, learns),
+    key: i === 0 ? step.key : `layer${i + 1}`,
+    title: own.length === 1 ? step.title : `${step.title}, layer ${i + 1}`,
+    detail: `${step.detail} Layer ${i + 1} of ${layers.length}, to ${underMm.toFixed(1)} mm under the surface.`,
+    wait: sourced(waitMin, LAYER_SOURCE),
+  }));
+}
+
 /** Steps of one link: its glue's own times are waited for, and what was clamped is taken off again. */
 function linkSteps(
   link: LinkWork,
@@ -106,6 +123,7 @@ function linkSteps(
   return steps.flatMap((given): WorkedStep[] => {
     const step = inThisWay(link.method, given, ways, kind);
     const learns = `${link.method}.${step.key}`;
+    if (step.layer && link.layers) return layered(step, link.layers, learns);
     if (!step.glued || !link.glue) return [plain(step, learns)];
     const { glue, clamps } = link;
     const count = Object.values(clamps ?? {}).reduce((s, n) => s + n, 0);

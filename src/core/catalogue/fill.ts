@@ -26,7 +26,7 @@ export const FILL = {
     kinds: [...CHIPS, 'lostCorner', 'wornThrough', 'gouge', 'dent', 'hole', 'scratch', 'longCrack', 'endSplit', 'oldRepair', 'brokenChunk'],
     family: 'fill', worksOn: 'bare', needs: ['bareFiller'], marks: { strength: 3, invisibility: 2, reversibility: 2, speed: 4, ease: 5 },
     steps: [
-      step('fill1', 'bareFill', 'First fill', 'Work across the place, not along it; leave it proud.', 10, [], { wait: hours(2, FILLER_DRIES) }),
+      step('fill1', 'bareFill', 'First fill', 'Work across the place, not along it; leave it proud.', 10, [], { wait: hours(2, FILLER_DRIES), layer: 'below' }),
       step('fill2', 'bareFill', 'Second fill', 'It has shrunk; fill again, proud.', 10, [], { wait: hours(3, FILLER_DRIES) }),
       step('sand', 'bareFill', 'Level the fill', 'With a block, with the grain.', 15, ['sand']),
     ],
@@ -44,7 +44,7 @@ export const FILL = {
     kinds: [...VENEER_LOSS_KINDS, 'gouge', 'dent', 'scratch', 'hole', 'brokenChunk', 'oldRepair'],
     family: 'fill', worksOn: 'bare', needs: ['polyester'], marks: { strength: 4, invisibility: 1, reversibility: 1, speed: 5, ease: 4 },
     steps: [
-      step('fill1', 'bareFill', 'Mix and fill', 'Mix to the label; it is hard within the hour.', 15, ['polyester'], { wait: minutes(45, practice('hard within the hour')) }),
+      step('fill1', 'bareFill', 'Mix and fill', 'Mix to the label; it is hard within the hour.', 15, ['polyester'], { wait: minutes(45, practice('hard within the hour')), layer: 'below' }),
       step('fill2', 'bareFill', 'Skim and level', 'A thin second pass, then level it.', 25, ['polyester', 'sand'], { wait: minutes(45, practice('hard within the hour')) }),
     ],
   },
@@ -54,7 +54,7 @@ export const FILL = {
     kinds: [...CHIPS, ...BROKEN_OFF, 'hole'],
     family: 'fill', worksOn: 'bare', needs: ['epoxyPutty'], marks: { strength: 5, invisibility: 1, reversibility: 1, speed: 4, ease: 4 },
     steps: [
-      step('fill1', 'bareFill', 'Knead, press on, shape', 'Workable for about 30 min; shape it wet against a taped board.', 25, ['epoxy'], { wait: minutes(60, practice('workable for about 30 min, hard at about 60 min')) }),
+      step('fill1', 'bareFill', 'Knead, press on, shape', 'Workable for about 30 min; shape it wet against a taped board.', 25, ['epoxy'], { wait: minutes(60, practice('workable for about 30 min, hard at about 60 min')), layer: 'each' }),
       step('sand', 'bareFill', 'Shape it level', 'File, then level it with a block.', 20, ['sand']),
     ],
   },

@@ -39,6 +39,8 @@ export type Step = {
   wait?: Sourced;
   /** The glue's own wait comes after it: clamped until it holds, then left until it can be worked on. */
   glued?: boolean;
+  /** Done again for each layer of a fill, or for each but the last, which has a step of its own. */
+  layer?: 'each' | 'below';
   deeds: readonly Deed[];
   /** Of the figures in its words. */
   source: Source;

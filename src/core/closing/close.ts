@@ -106,11 +106,13 @@ function closed(
   k: Matrix,
   gaps: readonly number[],
   forces: readonly number[],
-): { u: number[]; push: number[] } {
+  start?: readonly boolean[],
+): { u: number[]; push: number[]; touching: readonly boolean[] } {
   const scale = Math.max(...k.to1DArray()) || 1;
-  let touching = gaps.map((g) => g <= Math.min(...gaps) + 1e-9);
-  // The ends hold the beam until something else does.
-  let found = { u: gaps.map(() => 0), push: gaps.map(() => 0) };
+  const least = Math.min(...gaps);
+  // What touches under nearly the same force is nearly the same; the ends hold the beam until something else does.
+  let touching = start ?? gaps.map((g) => g <= least + 1e-9);
+  let found = { u: gaps.map(() => 0), push: gaps.map(() => 0), touching };
   for (let round = 0; round < MOST_ROUNDS; round++) {
     // A hair of a spring keeps a board that touches at one place from spinning away.
     const a = k.clone();
@@ -124,7 +126,7 @@ function closed(
     const u = solve(a, b).getColumn(0);
     const bent = k.mmul(Matrix.columnVector(u)).getColumn(0);
     const push = forces.map((f, i) => f - (bent[i] ?? 0));
-    found = { u, push: push.map((p, i) => (touching[i] ? p : 0)) };
+    found = { u, push: push.map((p, i) => (touching[i] ? p : 0)), touching };
     // One node at a time: those that would go through first, then the one that is pulled the most.
     const through = worst(gaps.map((g, i) => (touching[i] ? 0 : (u[i] ?? 0) - g)));
     const pulled = worst(push.map((p, i) => (touching[i] ? -p : 0)));
@@ -176,8 +178,10 @@ export function closePlan(input: CloseInput): ClosePlan {
   const h = lengthMm / (NODES - 1);
   const k = bendingMatrix(stiffness(input), h);
   const gaps = Array.from({ length: NODES }, (_, i) => gapAt(gapsMm, i / (NODES - 1)));
+  let touched: readonly boolean[] | undefined;
   const openWith = (clamps: number, each: number): number => {
-    const { u } = closed(k, gaps, forcesOf(clamps, each));
+    const { u, touching } = closed(k, gaps, forcesOf(clamps, each), touched);
+    touched = touching;
     return Math.max(...gaps.map((g, i) => g - (u[i] ?? 0)));
   };
   const leastOf = (clamps: number): number | undefined => {
@@ -194,11 +198,13 @@ export function closePlan(input: CloseInput): ClosePlan {
   let [clamps, eachN] = [owned, clampN];
   let closes = touches;
   if (touches) [clamps, eachN] = [1, 0];
-  for (let n = 1; n <= owned && !closes; n++) {
+  // What all clamps together do not close, fewer do not either.
+  const most = touches || openWith(owned, clampN) > GLUE_BRIDGES_MM.value ? 0 : owned;
+  for (let n = 1; n <= most && !closes; n++) {
     const each = leastOf(n);
     if (each !== undefined) [clamps, eachN, closes] = [n, each, true];
   }
-  const { u, push } = closed(k, gaps, forcesOf(clamps, eachN));
+  const { u, push } = closed(k, gaps, forcesOf(clamps, eachN), touched);
   const share = (i: number): number => (i / (gapsMm.length - 1)) * (NODES - 1);
   const thin = Math.min(...boards.map((b) => b.thickMm));
   const openMm = gapsMm.map((g, i) => Math.max(0, g - (u[Math.round(share(i))] ?? 0)));

@@ -6,3 +6,13 @@ export {
   type CloseInput,
   type ClosePlan,
 } from './close';
+export {
+  acrossSchema,
+  clampsAcross,
+  DOWEL_COVER_MM,
+  dowelsInside,
+  EAR_MM,
+  type ClampAcross,
+  type ClampEnd,
+  type JointLine,
+} from './across';

@@ -10,8 +10,13 @@ export function amountWords(amount: Amount, length: (mm: number) => string): str
     case 'volume':
       return `${formatSmall(amount.ml)} ml`;
     case 'wood': {
-      const size = `${length(amount.alongMm)} × ${length(amount.acrossMm)}`;
-      return amount.thickMm === undefined ? size : `${size} × ${length(amount.thickMm)}`;
+      const sides = [
+        amount.alongMm,
+        amount.acrossMm,
+        ...(amount.thickMm === undefined ? [] : [amount.thickMm]),
+      ];
+      const size = sides.map(length).join(' × ');
+      return (amount.count ?? 1) > 1 ? `${amount.count} of ${size}` : size;
     }
     case 'tool':
       return undefined;

@@ -5,13 +5,13 @@ import { memory, sourced, type Sourced } from '../sources';
 import type { PressPlan } from './press';
 import { gluedAreaMm2, hollowDepthMm } from './glued';
 import type { Repair } from './repairs';
-import { dutchmanOf, fillOf, FILLERS_SOURCE, partOf, sliverOf } from './sums';
+import { dutchmanOf, fillOf, FILLERS_SOURCE, partOf, partsWanted, sliverOf, stripsOf } from './sums';
 
 /** How much of one material a repair takes. Sizes of wood are along and across the grain. */
 export type Amount = { material: MaterialId } & (
   | { of: 'weight'; grams: number; source: Sourced['source'] }
   | { of: 'volume'; ml: number; source: Sourced['source'] }
-  | { of: 'wood'; alongMm: number; acrossMm: number; thickMm?: number }
+  | { of: 'wood'; alongMm: number; acrossMm: number; thickMm?: number; count?: number }
   | { of: 'tool' }
 );
 
@@ -64,7 +64,14 @@ export function amountsOf(
       }
       case 'sheet': {
         const piece = blockOf(repair, method);
-        if (piece) return { material, of: 'wood', alongMm: piece.alongMm, acrossMm: piece.acrossMm };
+        if (piece)
+          return {
+            material,
+            of: 'wood',
+            alongMm: piece.alongMm,
+            acrossMm: piece.acrossMm,
+            ...(piece.count ? { count: piece.count } : {}),
+          };
         const box = boundingBox((press?.outline ?? outline).map((p) => rotate(p, -grainDeg)));
         return {
           material,
@@ -97,12 +104,22 @@ const COPIED: readonly MethodId[] = ['newPart', 'newMotif', 'motifPart'];
 function blockOf(
   repair: Repair,
   method: MethodId,
-): { alongMm: number; acrossMm: number; thickMm: number } | undefined {
+): { alongMm: number; acrossMm: number; thickMm: number; count?: number } | undefined {
   const dutchman = method === 'dutchman' ? dutchmanOf(repair) : undefined;
   if (dutchman?.ok) return dutchman.value.block;
   if (COPIED.includes(method)) {
     const part = partOf(repair);
-    if (part?.ok) return part.value.blank;
+    if (part?.ok) return { ...part.value.blank, count: partsWanted(repair) };
+  }
+  if (method === 'sawnStrip') {
+    const { input, plan } = stripsOf(repair);
+    if (plan.ok)
+      return {
+        alongMm: plan.value.blockLengthMm,
+        acrossMm: input.blockWideMm,
+        thickMm: input.blockThickMm,
+        count: plan.value.blocks,
+      };
   }
   const sliver = method === 'sliver' ? sliverOf(repair) : undefined;
   if (!sliver?.ok) return undefined;

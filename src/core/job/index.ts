@@ -114,7 +114,23 @@ export { partsPlan, reachOf } from './apart';
 export { FACE_BACKS, type FaceBack } from './kinds/face';
 export { possibleMoves, reachedWords, type Move, type Moves, type Reached } from './moves';
 export { sumStarts, type SumStarts } from './sumStarts';
+export { gapViewOf } from './gapView';
 export { spotSearch, spotWords, type Spot, type SpotSearch } from './spot';
 export { floodRuns, HAND_TILT_DEG } from './flood';
-export { dutchmanOf, fillOf, FILLERS_SOURCE, partOf, sliverOf, sumsOf, type FillSum, type Sum } from './sums';
+export {
+  closeOf,
+  CLOSING_CLAMP,
+  jointOf,
+  type CloseSum,
+  dutchmanOf,
+  fillOf,
+  GAP_FIELDS,
+  stripsOf,
+  FILLERS_SOURCE,
+  partOf,
+  sliverOf,
+  sumsOf,
+  type FillSum,
+  type Sum,
+} from './sums';
 export { arrowAt, newLeaf, startPlan } from './grainPlans';

@@ -8,6 +8,7 @@ import { gluedAreaMm2 } from './glued';
 import { heldWith, heldWords, type Held } from './held';
 import { gluing, ownedClamps, pressPlan, type PressPlan } from './press';
 import type { Repair } from './repairs';
+import { closeOf, CLOSING_CLAMP, fillOf, sumsOf } from './sums';
 import { stagesOf } from './stages';
 import type { Surveyed } from './survey';
 import { surfaceRisk } from './risk';
@@ -37,6 +38,25 @@ function acrossClamps(survey: Surveyed | undefined, shop: KnownShop): Record<str
   if (!most) return undefined;
   const wanted = Math.ceil((survey?.lengthMm ?? CLAMP_SPACING_MM) / CLAMP_SPACING_MM);
   return { [most.kind.id]: Math.min(most.count, Math.max(1, wanted)) };
+}
+
+/** Bar clamps that draw a gaping joint together, as its sum has worked them out; nothing where it does none, or none is owned. */
+function closingClamps(
+  repair: Repair,
+  method: MethodId,
+  shop: KnownShop,
+): Record<string, number> | undefined {
+  if (!sumsOf(method).includes('close')) return undefined;
+  const { owned, plan } = closeOf(repair, shop);
+  return owned > 0 && plan.ok && plan.value.closes ? { [CLOSING_CLAMP]: plan.value.clamps } : undefined;
+}
+
+/** The layers of a fill as its sum has worked them out. */
+function layersOf(repair: Repair, method: MethodId): LinkWork['layers'] {
+  const plan = fillOf(repair, method)?.plan;
+  if (!plan?.ok) return undefined;
+  const { layers, depthMm } = plan.value;
+  return layers.map(({ toMm, waitMin }) => ({ waitMin, underMm: depthMm - toMm }));
 }
 
 /** The clamps of a layout by kind, of one of its stages; of none more than are owned, which the press page says in red. */
@@ -106,7 +126,8 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
     sized?.measures.areaMm2 ??
     damage.body.roughAreaMm2 ??
     UNKNOWN_AREA_MM2;
-  if (!glued) return { ...shown, method, areaMm2 };
+  const layers = layersOf(repair, method);
+  if (!glued) return { ...shown, method, areaMm2, ...(layers ? { layers } : {}) };
   const heldNow = chosen.held ? heldWith(chosen.held, repair, method, chosen, shop, press) : undefined;
   const held = heldNow?.ok ? heldNow.value : undefined;
   if (held)
@@ -125,7 +146,7 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
     method === 'tack'
       ? undefined
       : !pressed
-        ? acrossClamps(sized, shop)
+        ? (closingClamps(repair, method, shop) ?? acrossClamps(sized, shop))
         : press && press.owned > 0
           ? clampsOf(press, stages?.stages.length ?? 1, shop)
           : undefined;

@@ -3,11 +3,13 @@ import type { Point } from '../geometry';
 import { CLAMPS } from '../press';
 import { amountWords } from './amountWords';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece } from './defaults';
+import { gapViewOf } from './gapView';
 import { glueUpOf, nextClamps, withinReach } from './glueUp';
 import { HELD_BY } from './held';
 import { linkPlansOf } from './links';
 import { planOf, stepsOfLink } from './plan';
 import { repairOf } from './repairs';
+import { closeOf, jointOf, stripsOf } from './sums';
 import type { Damage, Face, GlueChoice, HeldBy, Named, Piece, Shop } from './types';
 import { worksheetOf, worksheetPage } from './worksheet';
 
@@ -97,6 +99,77 @@ describe('amounts, worked by hand', () => {
       acrossMm: expect.closeTo(40 + 2.5 + 1, 6),
       thickMm: 12.5,
     });
+  });
+});
+
+describe('what a sum works out reaches the bench', () => {
+  const stepsOf = (method: MethodId, more: Partial<Damage>, shop: Shop = DEFAULT_SHOP) => {
+    const damage = damaged(method, more);
+    return stepsOfLink(planOf({ piece, faces: [named('f', top)], damages: [damage], shop }), 'd', method);
+  };
+  const split: Partial<Damage> = { kind: 'longCrack', outline: [], mark: { tool: 'line', points: [[0.1, 0.5], [0.6, 0.5]], widthMm: 1 } }; // prettier-ignore
+
+  test('each layer of a deep fill is a step with its own wait; one layer is as the book has it', () => {
+    const deep = stepsOf('bareFiller', { answers: { depthMm: 9 } });
+    const layers = deep.filter((t) => t.title.startsWith('First fill'));
+    // 9 mm and half a millimetre proud, 3 mm at a time that sink by a tenth: 2.7, 5.4, 8.1, and the last, which is the book's second.
+    expect(layers.map((t) => t.title.split(':')[0])).toEqual(['First fill, layer 1', 'First fill, layer 2', 'First fill, layer 3']); // prettier-ignore
+    expect(layers[1]?.detail).toContain('Layer 2 of 4');
+    expect(layers.every((t) => t.unattendedMin === 150)).toBe(true);
+    expect(deep.filter((t) => t.title.startsWith('Second fill'))).toHaveLength(1);
+    const shallow = stepsOf('bareFiller', { answers: { depthMm: 1 } });
+    expect(shallow.map((t) => t.title.split(':')[0])).toEqual([
+      'First fill',
+      'Second fill',
+      'Level the fill',
+    ]);
+  });
+
+  test('the bar clamps that close a joint are the ones its page counts', () => {
+    const bars: Shop = { ...DEFAULT_SHOP, clamps: [{ id: 'fStyle', count: 9 }, { id: 'pipe', count: 6 }] }; // prettier-ignore
+    const gaps = { 'close.quarter': 0.05, 'close.middle': 0.15, 'close.far': 0.05, 'close.thick': 18 };
+    const link = linkFor('glueSplit', { ...split, figures: gaps }, bars);
+    const { plan } = closeOf(repairFor(damaged('glueSplit', { ...split, figures: gaps }), bars), bars);
+    expect(plan.ok && plan.value.closes).toBe(true);
+    expect(link?.clamps).toEqual({ pipe: plan.ok ? plan.value.clamps : 0 });
+    // Without bars the clamps across are those that the shop has most of.
+    expect(Object.keys(linkFor('glueSplit', { ...split, figures: gaps })?.clamps ?? {})).toEqual(['fStyle']);
+  });
+
+  test('a clamp that stands on a round top’s rim is given its block', () => {
+    const round: Face = { ...top, shape: { kind: 'round' }, scale: { kind: 'rectangle', object: 'face', corners: WHOLE, widthMm: 600, heightMm: 600 } }; // prettier-ignore
+    const across: Partial<Damage> = { kind: 'openGlueLine', outline: [], mark: { tool: 'line', points: [[0.02, 0.5], [0.98, 0.5]], widthMm: 1 } }; // prettier-ignore
+    const repair = repairFor(damaged('planeJoint', across), DEFAULT_SHOP, round);
+    const { across: clamps } = closeOf(repair, DEFAULT_SHOP);
+    for (const { at, ends } of clamps) {
+      const slope = (Math.asin(Math.abs(at[0] - 300) / 300) * 180) / Math.PI;
+      for (const end of ends) expect(Math.abs(end.slopeDeg - slope)).toBeLessThan(3);
+    }
+    expect(clamps.some((c) => c.ends[0].needsBlock)).toBe(true);
+    expect(clamps.some((c) => !c.ends[0].needsBlock)).toBe(true);
+  });
+
+  test('the joint lies along its mark, or along the grain of what was marked', () => {
+    const along = jointOf(repairFor(damaged('glueSplit', split)));
+    expect(along?.from[0]).toBeCloseTo(60, 6);
+    expect(along?.to[0]).toBeCloseTo(360, 6);
+    // 60 × 40 mm, the grain from left to right: its middle is at 150.
+    const area = jointOf(repairFor(damaged('dutchman')));
+    expect([area?.from[0], area?.to[0]].map((x) => Math.round(x ?? 0))).toEqual([120, 180]);
+    expect(gapViewOf(repairFor(damaged('glueSplit', split)))).toBeUndefined();
+    const seen = { ...top, picture: { id: 'x', widthPx: 1200, heightPx: 800 } };
+    const view = gapViewOf(repairFor(damaged('glueSplit', split), DEFAULT_SHOP, seen));
+    // 15 mm of wood round it: the joint begins there in its own view.
+    expect(view?.line[0]?.map(Math.round)).toEqual([15, 15]);
+  });
+
+  test('blocks for strips and copies of a part are counted', () => {
+    const { plan } = stripsOf(repairFor(damaged('sawnStrip')));
+    const wood = linkFor('sawnStrip')?.amounts.find((a) => a.of === 'wood');
+    expect(wood).toMatchObject({ count: plan.ok ? plan.value.blocks : 0 });
+    expect(wood && amountWords({ ...wood, of: 'wood', alongMm: 24, acrossMm: 40, thickMm: 25, count: 2 }, (mm) => `${mm} mm`)).toBe('2 of 24 mm × 40 mm × 25 mm'); // prettier-ignore
+    const part = linkFor('newPart', { figures: { 'part.copies': 3, 'part.spares': 1 } });
+    expect(part?.amounts.find((a) => a.of === 'wood')).toMatchObject({ count: 4 });
   });
 });
 

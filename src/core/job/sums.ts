@@ -1,11 +1,17 @@
 import type { MethodId } from '../catalogue';
 import { attempt, type Result } from '../check';
 import { CRACK_KINDS } from '../damage';
+import { clampsAcross, closePlan, type ClampAcross, type ClosePlan, type JointLine } from '../closing';
 import { fillPlan, type Filler, type FillPlan, type Hollow } from '../filling';
-import { dutchmanPlan, DUTCHMAN_MARGIN_MM, partPlan, sliverPlan, type DutchmanPlan, type PartPlan, type SliverPlan } from '../letin'; // prettier-ignore
+import { dutchmanPlan, DUTCHMAN_MARGIN_MM, partPlan, sliverPlan, stripsPlan, type DutchmanPlan, type PartPlan, type SliverPlan, type StripsInput, type StripsPlan } from '../letin'; // prettier-ignore
+import { centroidOf, rotate } from '../geometry';
 import { memory, type Source } from '../sources';
+import { woodStiffnessMPa } from '../wood';
+import { clampOf } from './press';
 import type { Repair } from './repairs';
 import { sumStarts, UNKNOWN } from './sumStarts';
+import { markMm } from './survey';
+import type { KnownShop } from './types';
 
 /** Sums that a method's worksheet carries beside its amounts. */
 export type Sum =
@@ -167,6 +173,12 @@ export function sliverOf(repair: Repair, movesMm?: number): Result<SliverPlan> {
   );
 }
 
+/** How many of a new part are made, with what is to spare. */
+export function partsWanted(repair: Repair): number {
+  const of = entered(repair);
+  return of('part.copies', 1) + of('part.spares', sumStarts(repair).part.spares);
+}
+
 /** The new part of a repair, traced where it is marked; nothing while it has no outline. */
 export function partOf(repair: Repair): Result<PartPlan> | undefined {
   const { outline, grainDeg, part } = sumStarts(repair);
@@ -186,3 +198,82 @@ export function partOf(repair: Repair): Result<PartPlan> | undefined {
     }),
   );
 }
+
+/** The strips of a repair, by what was entered, and their sum. */
+export function stripsOf(repair: Repair): { input: StripsInput; plan: Result<StripsPlan> } {
+  const { jointMm, strips } = sumStarts(repair);
+  const of = entered(repair);
+  const input = {
+    runMm: of('strips.run', jointMm),
+    highMm: of('strips.high', strips.highMm),
+    thickMm: of('strips.thick', strips.thickMm),
+    planedMm: strips.planedMm,
+    blockWideMm: of('strips.wide', strips.blockWideMm),
+    blockThickMm: of('strips.block', strips.blockThickMm),
+    kerfMm: of('strips.kerf', strips.kerfMm),
+    slantDeg: of('strips.slant', 0),
+    spares: of('strips.spares', strips.spares),
+  };
+  return { input, plan: attempt(() => stripsPlan(input)) };
+}
+
+/** Bar clamps draw a joint together. */
+export const CLOSING_CLAMP = 'pipe';
+
+/** A joint that is drawn together: its gaps, how many bar clamps are owned, and what the edges do to each clamp. */
+export type CloseSum = {
+  lengthMm: number;
+  gapsMm: number[];
+  owned: number;
+  plan: Result<ClosePlan>;
+  across: ClampAcross[];
+};
+
+/** Where a joint lies on its face: along the line that was marked, or else along the grain of what was. */
+export function jointOf({ damage, survey }: Repair): JointLine | undefined {
+  if (!survey.ok) return undefined;
+  const { board, outline, grainDeg, measures } = survey.value;
+  const mark = markMm(damage.body, board);
+  const [from, to] = mark.tool === 'line' ? [mark.points[0], mark.points.at(-1)] : [];
+  if (from && to && from !== to) return { from, to };
+  if (outline.length < 3) return undefined;
+  const [x, y] = centroidOf(outline);
+  const [dx, dy] = rotate([measures.alongMm / 2, 0], grainDeg);
+  return { from: [x - dx, y - dy], to: [x + dx, y + dy] };
+}
+
+/** Places of a sum's joint on the joint as it was marked, whose length may have been entered otherwise. */
+const onJoint = ({ from, to }: JointLine, atMm: readonly number[], lengthMm: number): number[] =>
+  atMm.map((at) => (at / lengthMm) * Math.hypot(to[0] - from[0], to[1] - from[1]));
+
+/** What it takes to draw the joint of a repair together, by what was entered: with the gaps, and how many bar clamps are owned. */
+export function closeOf(repair: Repair, shop: KnownShop): CloseSum {
+  const starts = sumStarts(repair);
+  const of = entered(repair);
+  const owned = shop.clamps.find((c) => c.id === CLOSING_CLAMP)?.count ?? 0;
+  const lengthMm = of('close.length', starts.jointMm);
+  const gapsMm = GAP_FIELDS.map((field, i) => of(`close.${field}`, starts.gapsMm[i] ?? 0));
+  const thickMm = of('close.thick', starts.boardMm);
+  const plan = attempt(() =>
+    closePlan({
+      lengthMm,
+      boards: [
+        { widthMm: of('close.one', starts.boardsMm), thickMm },
+        { widthMm: of('close.other', starts.boardsMm), thickMm },
+      ],
+      gapsMm,
+      modulusMPa: woodStiffnessMPa(starts.species),
+      clampN: clampOf(CLOSING_CLAMP, shop).forceN.value,
+      clamps: owned > 0 ? owned : starts.clampsToGet,
+    }),
+  );
+  const joint = jointOf(repair);
+  const across =
+    joint && plan.ok
+      ? attempt(() => clampsAcross({ outline: starts.faceMm, joint, atMm: onJoint(joint, plan.value.atMm, lengthMm) })) // prettier-ignore
+      : undefined;
+  return { lengthMm, gapsMm, owned, plan, across: across?.ok ? across.value : [] };
+}
+
+/** Where along the joint its gap is measured. */
+export const GAP_FIELDS = ['left', 'quarter', 'middle', 'far', 'right'] as const;

@@ -6,9 +6,9 @@ export {
   type DutchmanInput,
   type DutchmanPlan,
 } from './dutchman';
-export { stripsPlan, stripsSchema, type StripsInput, type StripsPlan } from './strips';
+export { stripOutlines, stripsPlan, stripsSchema, type StripsInput, type StripsPlan } from './strips';
 export { FELT_MM, feetPlan, feetSchema, type FeetInput, type FeetPlan, type Foot } from './feet';
-export { sliverPlan, sliverSchema, type SliverInput, type SliverPlan } from './sliver';
+export { sliverOutlines, sliverPlan, sliverSchema, type SliverInput, type SliverPlan } from './sliver';
 export { GAUGES, PILOT_SOURCE, pilotPlan, pilotSchema, type PilotInput, type PilotPlan } from './pilot';
 export { BANDING_SOURCE, bandingPlan, bandingSchema, type BandingInput, type BandingPlan } from './banding';
 export { PART_SOURCE, partPlan, partSchema, type PartInput, type PartPlan } from './part';

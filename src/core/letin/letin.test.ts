@@ -1,6 +1,16 @@
 import fc from 'fast-check';
-import type { Point } from '../geometry';
-import { dutchmanPlan, plugPlan, stripsPlan, type DutchmanInput, type PlugInput, type StripsInput } from '.';
+import { areaOf, type Point } from '../geometry';
+import {
+  dutchmanPlan,
+  plugPlan,
+  sliverOutlines,
+  sliverPlan,
+  stripOutlines,
+  stripsPlan,
+  type DutchmanInput,
+  type PlugInput,
+  type StripsInput,
+} from '.';
 
 const HOLE: PlugInput = {
   holeMm: 9,
@@ -159,4 +169,17 @@ describe('strips sawn from solid', () => {
       }),
     );
   });
+});
+
+test('a sliver and a strip at full size have the area of their trapezoids', () => {
+  const plan = sliverPlan({ lengthMm: 200, gapsMm: [1, 2, 1], depthMm: 10 });
+  const { outline, recess } = sliverOutlines(plan);
+  const [a = 0, b = 0, c = 0] = plan.topMm;
+  expect(areaOf(outline)).toBeCloseTo(100 * ((a + b) / 2 + (b + c) / 2), 6);
+  expect(areaOf(recess)).toBeLessThan(areaOf(outline));
+  const strip = stripOutlines({ runMm: 500, highMm: 20, thickMm: 1, planedMm: 0.5, blockWideMm: 40, blockThickMm: 25, kerfMm: 1, slantDeg: 30, spares: 0 }); // prettier-ignore
+  // What it covers, times its height; with what stands over, 6 mm higher.
+  const each = 40 - 20 * Math.tan(Math.PI / 6);
+  expect(areaOf(strip.outline)).toBeCloseTo(each * 20, 6);
+  expect(areaOf(strip.recess)).toBeCloseTo(each * 26, 6);
 });

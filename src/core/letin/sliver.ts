@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { assertRange } from '../check';
+import type { Point } from '../geometry';
 import { memory, practice, sourced } from '../sources';
 
 export type SliverInput = {
@@ -38,6 +39,8 @@ const MOVES_MM = sourced(
   0.3,
   practice('a stiff fill in a moving crack breaks out or splits the board further'),
 );
+/** A lower edge that runs out to nothing is drawn as a line. mm */
+const LEAST_DRAWN_MM = 0.1;
 const LEAST_GAP_MM = 0.2;
 
 const mm = (least: number, most: number): Joi.NumberSchema => Joi.number().min(least).max(most).required();
@@ -77,4 +80,18 @@ export function sliverPlan({ lengthMm, gapsMm, depthMm, movesMm }: SliverInput):
         ? `It moves ${(movesMm ?? 0).toFixed(1)} mm over the year: glue on one side only, so that the other can open and close.`
         : 'Glue on both sides, grain along the crack, split rather than sawn so that it follows.',
   };
+}
+
+/** The sliver from above at full size, its grain along x: its upper edge, and its lower edge inside that. mm */
+export function sliverOutlines({ topMm, bottomMm, piecesMm }: SliverPlan): {
+  outline: Point[];
+  recess: Point[];
+} {
+  const long = piecesMm.reduce((a, b) => a + b, 0);
+  const around = (thick: readonly number[]): Point[] => {
+    const edge = (sign: 1 | -1): Point[] =>
+      thick.map((t, i) => [(long * i) / (thick.length - 1), (sign * t) / 2]);
+    return [...edge(-1), ...edge(1).reverse()];
+  };
+  return { outline: around(topMm), recess: around(bottomMm.map((t) => Math.max(LEAST_DRAWN_MM, t))) };
 }

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { assertRange } from '../check';
+import type { Point } from '../geometry';
 
 export type StripsInput = {
   /** Run of edge or band to be covered. */
@@ -85,4 +86,25 @@ export function stripsPlan(input: StripsInput): StripsPlan {
     blocksInBoard,
     enough: blocksInBoard >= blocks,
   };
+}
+
+/** One strip at full size, the run of the edge along x: as it covers the edge, and with what stands over above and below. mm */
+export function stripOutlines({ highMm, blockWideMm, slantDeg }: StripsInput): {
+  outline: Point[];
+  recess: Point[];
+} {
+  const lean = Math.tan((slantDeg * Math.PI) / 180);
+  const slanted = (high: number): Point[] =>
+    (
+      [
+        [-1, -1],
+        [1, -1],
+        [1, 1],
+        [-1, 1],
+      ] as const
+    ).map(([side, up]): Point => [
+      (side * (blockWideMm - highMm * lean)) / 2 - (up * high * lean) / 2,
+      (up * high) / 2,
+    ]);
+  return { outline: slanted(highMm), recess: slanted(highMm + 2 * OVERHANG_MM) };
 }

@@ -2,6 +2,7 @@ import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { ADHESIVES, glueQuantity, type AdhesiveId } from '@/core/adhesive';
+import { dowelsInside, type JointLine } from '@/core/closing';
 import { DOWEL_SOURCE, dowelLayout, type DowelLayout } from '@/core/glueup';
 import { bringsWood, methodById } from '@/core/catalogue';
 import { describeSource } from '@/core/sources';
@@ -44,6 +45,7 @@ import {
   hollowOf,
   isUnderPaint,
   linkedPage,
+  jointOf,
   linkPlansOf,
   surfaceRisk,
   surveyed,
@@ -170,7 +172,9 @@ export function JointScreen() {
         />
       ) : null}
       {link?.glue ? <ClampsSection link={link} /> : null}
-      {method === 'dowelJoint' && sized ? <Dowels survey={sized} boardMm={boardMm} /> : null}
+      {method === 'dowelJoint' && sized ? (
+        <Dowels survey={sized} boardMm={boardMm} joint={repair && jointOf(repair)} />
+      ) : null}
       <KeepFigures damage={damage}>
         {damage.body.kind === 'missingMoulding' ? <Bending /> : null}
         {repair ? <SumsSection repair={repair} method={method} shop={shop} /> : null}
@@ -203,11 +207,23 @@ export function JointScreen() {
   );
 }
 
-function Dowels({ survey, boardMm }: { survey: Surveyed; boardMm: number }) {
+function Dowels({
+  survey,
+  boardMm,
+  joint,
+}: {
+  survey: Surveyed;
+  boardMm: number;
+  joint: JointLine | undefined;
+}) {
   const { length } = useUnits();
   const result = attempt(() => dowelLayout(survey.lengthMm ?? survey.measures.alongMm, boardMm));
   if (!result.ok) return <Notice kind="stop">{result.problem}</Notice>;
   const d = result.value;
+  const places = joint
+    ? attempt(() => dowelsInside(survey.board.plane.outline, joint, d.atMm, d.drillMarkMm))
+    : undefined;
+  const breaks = places?.ok ? places.value.filter((p) => !p.inside).map((p) => p.atMm) : [];
   return (
     <Section title="Dowels" help={describeSource(DOWEL_SOURCE)}>
       <View style={styles.figures}>
@@ -222,7 +238,11 @@ function Dowels({ survey, boardMm }: { survey: Surveyed; boardMm: number }) {
           <Row
             key={at}
             title={`Dowel ${i + 1}`}
-            detail="From one end, in the middle of the thickness"
+            detail={
+              breaks.includes(at)
+                ? 'Leave it out: its hole would break out through the edge of this face'
+                : 'From one end, in the middle of the thickness'
+            }
             value={length(at)}
             last={i === d.atMm.length - 1}
           />

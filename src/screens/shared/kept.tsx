@@ -3,10 +3,17 @@ import type { Stored } from '@/records';
 import { LengthField } from '@/ui';
 import { lengthBetween } from '@/core/units';
 import { useChange } from './useChange';
+import { useLatest } from './useLatest';
 import { useUnits } from './useUnits';
 
 type Figure = number | string;
-type Kept = { figures: Readonly<Record<string, Figure>>; keep: (key: string, value: Figure) => void };
+type Figures = Readonly<Record<string, Figure>>;
+type Kept = {
+  figures: Figures;
+  keep: (key: string, value: Figure) => void;
+  /** Keeps several at one time. @returns what takes them back, leaving what was entered since */
+  keepAll: (figures: Figures) => () => void;
+};
 
 const KeptContext = createContext<Kept | undefined>(undefined);
 
@@ -16,7 +23,31 @@ export function KeepFigures({ damage, children }: { damage: Stored<'damage'>; ch
   const figures = damage.body.figures ?? {};
   const keep = (key: string, value: Figure): Promise<boolean> =>
     change(damage, { figures: { ...figures, [key]: value } });
-  return <KeptContext value={{ figures, keep }}>{children}</KeptContext>;
+  // An undo comes later, when the damage is another record than now.
+  const latest = useLatest((next: Figures, gone: readonly string[]) => {
+    const kept = Object.entries({ ...figures, ...next }).filter(([key]) => !gone.includes(key));
+    change(damage, { figures: Object.fromEntries(kept) });
+  });
+  const keepAll = (next: Figures): (() => void) => {
+    const keys = Object.keys(next);
+    const before = Object.fromEntries(keys.flatMap((k): [string, Figure][] => (figures[k] === undefined ? [] : [[k, figures[k]]]))); // prettier-ignore
+    const gone = keys.filter((k) => figures[k] === undefined);
+    change(damage, { figures: { ...figures, ...next } });
+    return () => latest.current(before, gone);
+  };
+  return <KeptContext value={{ figures, keep, keepAll }}>{children}</KeptContext>;
+}
+
+/** Keeps a figure by its name; nothing where nothing is kept. @returns (key, value) */
+export function useKeep(): Kept['keep'] {
+  const kept = useContext(KeptContext);
+  return kept ? kept.keep : () => undefined;
+}
+
+/** Keeps several figures at one time, with what takes them back. */
+export function useKeepAll(): Kept['keepAll'] {
+  const kept = useContext(KeptContext);
+  return kept ? kept.keepAll : () => () => undefined;
 }
 
 /** A section that stands alone keeps its figures as long as it is shown. */

@@ -1,49 +1,38 @@
 import { View } from 'react-native';
-import Svg, { Line, Path, Rect } from 'react-native-svg';
-import { attempt } from '@/core/check';
-import { CLOSE_SOURCE, closePlan, type ClosePlan } from '@/core/closing';
-import { clampOf, type KnownShop, type SumStarts } from '@/core/job';
+import { Line, Path, Rect } from 'react-native-svg';
+import { CLOSE_SOURCE, EAR_MM, type ClampAcross, type ClosePlan } from '@/core/closing';
+import { GAP_FIELDS, type CloseSum, type Repair, type SumStarts } from '@/core/job';
 import { describeSource } from '@/core/sources';
 import { woodName, woodStiffnessMPa } from '@/core/wood';
 import { Beside, Figure, materials, Notice, Row, Section, Text, useTheme } from '@/ui';
 import { useKeptLength } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
+import { ReadGaps } from './ReadGaps';
+import { DragDrawing } from './DragDrawing';
 import { Figures, kN } from '../special/parts';
 
 /** What it takes to draw a gaping joint together: clamps, force, and what stays open. */
 export function CloseSection({
   starts,
-  shop,
-  species,
+  close,
+  repair,
 }: {
   starts: SumStarts;
-  shop: KnownShop;
-  species: string;
+  close: CloseSum;
+  repair: Repair;
 }) {
   const { length } = useUnits();
-  const [long, longField] = useKeptLength('close.length', starts.jointMm);
-  const [one, oneField] = useKeptLength('close.one', starts.boardsMm);
-  const [other, otherField] = useKeptLength('close.other', starts.boardsMm);
-  const [thick, thickField] = useKeptLength('close.thick', starts.boardMm);
-  const [left, leftField] = useKeptLength('close.left', starts.gapsMm[0]);
-  const [quarter, quarterField] = useKeptLength('close.quarter', starts.gapsMm[1]);
-  const [middle, middleField] = useKeptLength('close.middle', starts.gapsMm[2]);
-  const [far, farField] = useKeptLength('close.far', starts.gapsMm[3]);
-  const [right, rightField] = useKeptLength('close.right', starts.gapsMm[4]);
-  const bar = clampOf('pipe', shop);
-  const owned = shop.clamps.find((c) => c.id === 'pipe')?.count ?? 0;
-  const gapsMm = [left, quarter, middle, far, right];
-  const result = attempt(
-    () =>
-    closePlan({
-      lengthMm: long,
-      boards: [{ widthMm: one, thickMm: thick }, { widthMm: other, thickMm: thick }],
-      gapsMm,
-      modulusMPa: woodStiffnessMPa(species),
-      clampN: bar.forceN.value,
-      clamps: owned > 0 ? owned : starts.clampsToGet,
-    }), // prettier-ignore
-  );
+  const [, longField] = useKeptLength('close.length', starts.jointMm);
+  const [, oneField] = useKeptLength('close.one', starts.boardsMm);
+  const [, otherField] = useKeptLength('close.other', starts.boardsMm);
+  const [, thickField] = useKeptLength('close.thick', starts.boardMm);
+  const [, leftField] = useKeptLength('close.left', starts.gapsMm[0]);
+  const [, quarterField] = useKeptLength('close.quarter', starts.gapsMm[1]);
+  const [, middleField] = useKeptLength('close.middle', starts.gapsMm[2]);
+  const [, farField] = useKeptLength('close.far', starts.gapsMm[3]);
+  const [, rightField] = useKeptLength('close.right', starts.gapsMm[4]);
+  const { owned, plan: result, gapsMm, lengthMm, across } = close;
+  const { species } = starts;
   return (
     <Section
       title="Will it close?"
@@ -60,10 +49,11 @@ export function CloseSection({
         {farField('Gap three quarters along', 0, 50)}
         {rightField('Gap at the other end', 0, 50)}
       </Beside>
+      <ReadGaps repair={repair} fields={GAP_FIELDS.map((f) => `close.${f}`)} />
       {result.ok ? (
         <>
           <Text kind="strong">{result.value.verdict}</Text>
-          <JointDrawing plan={result.value} gapsMm={gapsMm} lengthMm={long} />
+          <JointDrawing plan={result.value} gapsMm={gapsMm} lengthMm={lengthMm} />
           <Figures>
             <Figure
               label={owned === 0 ? 'Bar clamps to get' : 'Bar clamps'}
@@ -85,6 +75,7 @@ export function CloseSection({
               />
             ))}
           </View>
+          <Ears across={across} />
         </>
       ) : (
         <Notice kind="stop">{result.problem}</Notice>
@@ -93,6 +84,43 @@ export function CloseSection({
     </Section>
   );
 }
+
+/** What the edges of this face do to each clamp: a jaw slides off where they slope. */
+function Ears({ across }: { across: readonly ClampAcross[] }) {
+  const { length } = useUnits();
+  const sloped = across.flatMap((c, i) => {
+    const steep = c.ends.filter((e) => e.needsBlock);
+    return steep.length > 0 ? [{ ...c, number: i + 1, steep }] : [];
+  });
+  const widest = Math.max(0, ...across.map((c) => c.openingMm));
+  if (across.length === 0) return null;
+  return (
+    <View style={{ gap: 8 }}>
+      <Row
+        title="The bars open"
+        detail="At their widest, without the blocks under the jaws"
+        value={length(widest)}
+        last={sloped.length === 0}
+      />
+      {sloped.map(({ number, steep }, i) => (
+        <Row
+          key={number}
+          title={`Clamp ${number} stands on a slope`}
+          detail={`${steep.length === 2 ? 'On both edges a' : 'A'} block ${length(EAR_MM.value)} long, sawn to ${steep.map((e) => `${Math.round(e.slopeDeg)}°`).join(' and ')}: ${steep.map((e) => length(e.riseMm)).join(' and ')} higher at one end. Glue it on over paper, or screw on a hand-screw with sandpapered jaws as an ear.`}
+          value={`${Math.round(Math.max(...steep.map((e) => e.slopeDeg)))}°`}
+          source={describeSource(EAR_MM.source)}
+          last={i === sloped.length - 1}
+        />
+      ))}
+    </View>
+  );
+}
+
+/** Where the joint is drawn: its ends, its edge, how much the greatest gap takes. */
+const DRAWN = { left: 10, long: 300, edge: 90, tall: 130, gap: 40 };
+/** Gaps are drawn to one of these scales, so that the drawing stands still while one is pulled. */
+const SCALES_MM = [0.5, 1, 2, 5, 10, 20, 50];
+const PLACES = ['at one end', 'a quarter along', 'in the middle', 'three quarters along', 'at the other end'];
 
 /** The two boards along their joint: the gap as it is and what stays open, heights much enlarged. */
 function JointDrawing({
@@ -105,31 +133,42 @@ function JointDrawing({
   lengthMm: number;
 }) {
   const theme = useTheme();
-  const k = 40 / Math.max(0.2, ...gapsMm);
-  const x = (i: number): number => 10 + (300 * i) / (gapsMm.length - 1);
-  const curve = (heights: readonly number[]): string => heights.map((g, i) => `${i === 0 ? 'M' : 'L'}${x(i)} ${90 - g * k}`).join(''); // prettier-ignore
+  const { left, long, edge, tall } = DRAWN;
+  const widest = Math.max(...gapsMm);
+  const k = DRAWN.gap / (SCALES_MM.find((mm) => mm >= widest) ?? widest);
+  const x = (i: number): number => left + (long * i) / (gapsMm.length - 1);
+  const curve = (heights: readonly number[]): string => heights.map((g, i) => `${i === 0 ? 'M' : 'L'}${x(i)} ${edge - g * k}`).join(''); // prettier-ignore
   return (
-    <View
-      role="img"
-      aria-label="The gap along the joint as it is, and what stays open under the clamps; heights much enlarged"
+    <DragDrawing
+      says="The gap along the joint as it is, and what stays open under the clamps; heights much enlarged"
+      tall={tall}
+      note="The red line is what stays open; the bars above are the clamps."
+      sizes={GAP_FIELDS.map((field, i) => ({
+        key: `close.${field}`,
+        label: `Gap ${PLACES[i] ?? ''}`,
+        x: x(i),
+        y: edge - (gapsMm[i] ?? 0) * k,
+        mm: gapsMm[i] ?? 0,
+        along: 'y',
+        mmPerUnit: -1 / k,
+        least: 0,
+        most: 50,
+      }))}
     >
-      <Svg width="100%" height={130} viewBox="0 0 320 130">
-        <Rect x={10} y={90} width={300} height={30} fill={materials.veneer} />
-        <Path d={`${curve(gapsMm)}L310 20L10 20Z`} fill={materials.core} />
-        <Path d={curve(plan.openMm)} stroke={theme.oxblood} strokeWidth={2.5} fill="none" />
-        {plan.atMm.map((at) => (
-          <Line
-            key={at}
-            x1={10 + (300 * at) / lengthMm}
-            x2={10 + (300 * at) / lengthMm}
-            y1={8}
-            y2={26}
-            stroke={theme.lampEdge}
-            strokeWidth={6}
-          />
-        ))}
-      </Svg>
-      <Text kind="quiet">The red line is what stays open; the bars above are the clamps.</Text>
-    </View>
+      <Rect x={left} y={edge} width={long} height={tall - edge - 10} fill={materials.veneer} />
+      <Path d={`${curve(gapsMm)}L${left + long} 20L${left} 20Z`} fill={materials.core} />
+      <Path d={curve(plan.openMm)} stroke={theme.oxblood} strokeWidth={2.5} fill="none" />
+      {plan.atMm.map((at) => (
+        <Line
+          key={at}
+          x1={left + (long * at) / lengthMm}
+          x2={left + (long * at) / lengthMm}
+          y1={8}
+          y2={26}
+          stroke={theme.lampEdge}
+          strokeWidth={6}
+        />
+      ))}
+    </DragDrawing>
   );
 }

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import Svg, { ClipPath, Defs, G, Line, Polygon } from 'react-native-svg';
+import { ClipPath, Defs, G, Line, Polygon } from 'react-native-svg';
 import type { Result } from '@/core/check';
 import { boundingBox, type Point } from '@/core/geometry';
 import { DUTCHMAN_MARGIN_MM, type DutchmanPlan } from '@/core/letin';
@@ -8,6 +8,7 @@ import { Beside, Chips, materials, Notice, Row, Section, Text, useTheme } from '
 import { useKeptChoice, useKeptLength } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 import type { SumStarts } from '@/core/job';
+import { DragDrawing } from './DragDrawing';
 import { FromBoards } from './FromBoards';
 import { PrintOutline } from './PrintOutline';
 
@@ -23,7 +24,7 @@ export function DutchmanSection({
 }) {
   const { length, area } = useUnits();
   const [, depthField] = useKeptLength('dutch.depth', starts.depthMm);
-  const [, marginField] = useKeptLength('dutch.margin', DUTCHMAN_MARGIN_MM.value);
+  const [marginMm, marginField] = useKeptLength('dutch.margin', DUTCHMAN_MARGIN_MM.value);
   const [ends, setEnds] = useKeptChoice('dutch.ends', 'square', ['square', 'tapered']);
   if (!result)
     return (
@@ -48,7 +49,7 @@ export function DutchmanSection({
       />
       {result.ok ? (
         <>
-          <RecessDrawing plan={result.value} starts={starts} />
+          <RecessDrawing plan={result.value} starts={starts} marginMm={marginMm} />
           <View>
             <Row
               title="Recess"
@@ -94,8 +95,19 @@ export function DutchmanSection({
   );
 }
 
+/** The drawing takes no more of a phone than this. */
+const MOST_TALL = 220;
+
 /** The recess as it lies on the face, to scale, with the loss in it and the grain. */
-function RecessDrawing({ plan, starts }: { plan: DutchmanPlan; starts: SumStarts }) {
+function RecessDrawing({
+  plan,
+  starts,
+  marginMm,
+}: {
+  plan: DutchmanPlan;
+  starts: SumStarts;
+  marginMm: number;
+}) {
   const theme = useTheme();
   const box = boundingBox(plan.recess);
   const room = 0.25 * Math.max(box.right - box.left, box.bottom - box.top);
@@ -104,9 +116,29 @@ function RecessDrawing({ plan, starts }: { plan: DutchmanPlan; starts: SumStarts
     list.map(([x, y]) => `${x - box.left + room},${y - box.top + room}`).join(' ');
   const grain = (starts.grainDeg * Math.PI) / 180;
   const lines = Array.from({ length: 9 }, (_, i) => (i - 4) * (Math.max(w, h) / 8));
+  const k = Math.min(320 / w, MOST_TALL / h);
+  const aside = (320 - w * k) / 2;
+  const right = plan.recess.reduce((a, b) => (b[0] > a[0] ? b : a));
   return (
-    <View role="img" aria-label="The recess on the face, to scale, with the loss inside it and the grain">
-      <Svg width="100%" height={200} viewBox={`0 0 ${w} ${h}`}>
+    <DragDrawing
+      says="The recess on the face, to scale, with the loss inside it and the grain"
+      tall={h * k}
+      note="Dashed: what is gone. Full line: the recess."
+      sizes={[
+        {
+          key: 'dutch.margin',
+          label: 'Into sound wood',
+          x: aside + (right[0] - box.left + room) * k,
+          y: ((box.top + box.bottom) / 2 - box.top + room) * k,
+          mm: marginMm,
+          along: 'x',
+          mmPerUnit: 1 / k,
+          least: 0,
+          most: 30,
+        },
+      ]}
+    >
+      <G transform={`translate(${aside} 0) scale(${k})`}>
         <Defs>
           <ClipPath id="recess-face">
             <Polygon points={`0,0 ${w},0 ${w},${h} 0,${h}`} />
@@ -143,8 +175,7 @@ function RecessDrawing({ plan, starts }: { plan: DutchmanPlan; starts: SumStarts
             strokeDasharray={`${h / 40} ${h / 60}`}
           />
         </G>
-      </Svg>
-      <Text kind="quiet">Dashed: what is gone. Full line: the recess.</Text>
-    </View>
+      </G>
+    </DragDrawing>
   );
 }

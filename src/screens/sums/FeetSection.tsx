@@ -39,7 +39,16 @@ export function FeetSection({ starts, way }: { starts: SumStarts; way: 'add' | '
       {result.ok ? (
         <>
           <Text kind="strong">{result.value.words}</Text>
-          <FeetDrawing plan={result.value} way={way} />
+          <FeetDrawing
+            plan={result.value}
+            way={way}
+            gaps={[
+              { key: 'feet.frontleft', label: 'Gap, front left', mm: fl },
+              { key: 'feet.frontright', label: 'Gap, front right', mm: fr },
+              { key: 'feet.backleft', label: 'Gap, back left', mm: bl },
+              { key: 'feet.backright', label: 'Gap, back right', mm: br },
+            ]}
+          />
           <View>
             {result.value.changes.map((c, i) => (
               <Row

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import Svg, { Line, Polygon, Rect } from 'react-native-svg';
+import { Line, Polygon, Rect } from 'react-native-svg';
 import { VOLUME_SOURCE, widthShare, type FillPlan, type Hollow } from '@/core/filling';
 import { FILLERS_SOURCE, type FillSum, type SumStarts } from '@/core/job';
 import { describeSource } from '@/core/sources';
@@ -8,6 +8,7 @@ import { Beside, Figure, materials, Notice, Row, Section, Text, useTheme } from 
 import { useKeptLength } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 import { Figures } from '../special/parts';
+import { DragDrawing } from './DragDrawing';
 
 /** How much filler the hollow takes, in how many layers, and how it is mixed. */
 export function FillSection({ starts, fill }: { starts: SumStarts; fill: FillSum }) {
@@ -94,23 +95,35 @@ function LayersDrawing({ hollow, plan, boardMm }: { hollow: Hollow; plan: FillPl
     return [...right, ...left].join(' ');
   };
   return (
-    <View
-      role="img"
-      aria-label="The layers in section, one over the other, the last proud of the face; heights to scale"
+    <DragDrawing
+      says="The layers in section, one over the other, the last proud of the face; heights to scale"
+      tall={164}
+      note="In section, heights to scale. Dashed: the face."
+      sizes={[
+        {
+          key: 'fill.deep',
+          label: 'Depth',
+          x: 160,
+          y: floor,
+          mm: plan.depthMm,
+          along: 'y',
+          mmPerUnit: 1 / k,
+          least: 0.1,
+          most: boardMm,
+        },
+      ]}
     >
-      <Svg width="100%" height={164} viewBox="0 0 320 164">
-        <Rect x={10} y={face} width={300} height={150 - plan.proudMm * k} fill={materials.veneer} />
-        {plan.layers.map((l, i) => (
-          <Polygon
-            key={l.fromMm}
-            points={outlineOf(l.fromMm, l.sinksToMm)}
-            fill={i % 2 === 0 ? materials.core : materials.caul}
-            stroke={theme.ink}
-            strokeWidth={0.6}
-          />
-        ))}
-        <Line x1={10} x2={310} y1={face} y2={face} stroke={theme.oxblood} strokeDasharray="6 4" />
-      </Svg>
-    </View>
+      <Rect x={10} y={face} width={300} height={150 - plan.proudMm * k} fill={materials.veneer} />
+      {plan.layers.map((l, i) => (
+        <Polygon
+          key={l.fromMm}
+          points={outlineOf(l.fromMm, l.sinksToMm)}
+          fill={i % 2 === 0 ? materials.core : materials.caul}
+          stroke={theme.ink}
+          strokeWidth={0.6}
+        />
+      ))}
+      <Line x1={10} x2={310} y1={face} y2={face} stroke={theme.oxblood} strokeDasharray="6 4" />
+    </DragDrawing>
   );
 }

@@ -1,5 +1,4 @@
-import { View } from 'react-native';
-import Svg, { Line, Rect } from 'react-native-svg';
+import { Line, Rect } from 'react-native-svg';
 import { attempt } from '@/core/check';
 import { PLUG_SOURCE, plugPlan, type PlugPlan } from '@/core/letin';
 import { describeSource } from '@/core/sources';
@@ -8,6 +7,7 @@ import { Beside, Chips, Figure, materials, Notice, Section, Text, TextField, use
 import { useKeptChoice, useKeptLength, useKeptText } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 import { Figures } from '../special/parts';
+import { DragDrawing } from './DragDrawing';
 import type { SumStarts } from '@/core/job';
 
 /** Sizes that are sold in each system; the owner's own go before them. */
@@ -70,7 +70,7 @@ export function PlugSection({ starts, clear }: { starts: SumStarts; clear: boole
           ) : null}
           {result.value.bitMm === undefined ? null : (
             <>
-              <PlugDrawing plan={result.value} boardMm={starts.boardMm} />
+              <PlugDrawing plan={result.value} boardMm={starts.boardMm} holeMm={hole} depthMm={depth} />
               <Figures>
                 <Figure label="Bit" value={length(result.value.bitMm)} />
                 <Figure label="Plug cutter" value={length(result.value.cutterMm ?? 0)} />
@@ -92,7 +92,17 @@ export function PlugSection({ starts, clear }: { starts: SumStarts; clear: boole
 }
 
 /** The board in section, to scale: bore, plug with its face grain, what is planed off. */
-function PlugDrawing({ plan, boardMm }: { plan: PlugPlan; boardMm: number }) {
+function PlugDrawing({
+  plan,
+  boardMm,
+  holeMm,
+  depthMm,
+}: {
+  plan: PlugPlan;
+  boardMm: number;
+  holeMm: number;
+  depthMm: number;
+}) {
   const theme = useTheme();
   const { bitMm = 10, boreMm = 10, proudMm = 2 } = plan;
   const wide = Math.max(60, bitMm * 3);
@@ -104,27 +114,48 @@ function PlugDrawing({ plan, boardMm }: { plan: PlugPlan; boardMm: number }) {
     (_, i) => top - proudMm * k + ((i + 0.5) / 5) * (boreMm + proudMm) * k,
   );
   return (
-    <View role="img" aria-label="The board in section with the plug, its grain along the board, to scale">
-      <Svg
-        width="100%"
-        height={Math.min(260, top + boardMm * k + 12)}
-        viewBox={`0 0 320 ${top + boardMm * k + 12}`}
-      >
-        <Rect x={10} y={top} width={300} height={boardMm * k} fill={materials.veneer} />
-        <Rect
-          x={x}
-          y={top - proudMm * k}
-          width={bitMm * k}
-          height={(boreMm + proudMm) * k}
-          fill={materials.core}
-          stroke={theme.ink}
-        />
-        {lines.map((y) => (
-          <Line key={y} x1={x + 2} x2={x + bitMm * k - 2} y1={y} y2={y} stroke={materials.shade} />
-        ))}
-        <Line x1={10} x2={310} y1={top} y2={top} stroke={theme.oxblood} strokeDasharray="6 4" />
-      </Svg>
-      <Text kind="quiet">The dashed line is the face: what stands over it is planed off.</Text>
-    </View>
+    <DragDrawing
+      says="The board in section with the plug, its grain along the board, to scale"
+      tall={top + boardMm * k + 12}
+      note="The dashed line is the face: what stands over it is planed off."
+      sizes={[
+        {
+          key: 'plug.depth',
+          label: 'Depth of the hole',
+          x: x + (bitMm * k) / 2,
+          y: top + depthMm * k,
+          mm: depthMm,
+          along: 'y',
+          mmPerUnit: 1 / k,
+          least: 0.5,
+          most: boardMm,
+        },
+        {
+          key: 'plug.hole',
+          label: 'Hole, at its widest',
+          x: 160 + (holeMm * k) / 2,
+          y: top + (depthMm * k) / 2,
+          mm: holeMm,
+          along: 'x',
+          mmPerUnit: 2 / k,
+          least: 0.5,
+          most: 120,
+        },
+      ]}
+    >
+      <Rect x={10} y={top} width={300} height={boardMm * k} fill={materials.veneer} />
+      <Rect
+        x={x}
+        y={top - proudMm * k}
+        width={bitMm * k}
+        height={(boreMm + proudMm) * k}
+        fill={materials.core}
+        stroke={theme.ink}
+      />
+      {lines.map((y) => (
+        <Line key={y} x1={x + 2} x2={x + bitMm * k - 2} y1={y} y2={y} stroke={materials.shade} />
+      ))}
+      <Line x1={10} x2={310} y1={top} y2={top} stroke={theme.oxblood} strokeDasharray="6 4" />
+    </DragDrawing>
   );
 }

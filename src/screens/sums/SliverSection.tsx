@@ -1,19 +1,31 @@
 import { View } from 'react-native';
 import type { Result } from '@/core/check';
-import type { SumStarts } from '@/core/job';
-import type { SliverPlan } from '@/core/letin';
+import type { Repair, SumStarts } from '@/core/job';
+import { sliverOutlines, type SliverPlan } from '@/core/letin';
 import { Beside, Notice, Row, Section, Text } from '@/ui';
 import { useKeptLength } from '../shared/kept';
+import { ReadGaps } from './ReadGaps';
+import { PrintOutline } from './PrintOutline';
 import { SliverDrawing } from './drawings';
 import { useUnits } from '../shared/useUnits';
 
 /** Tapered slivers for a gap that is not drawn together, and on which side they are glued. */
-export function SliverSection({ starts, sliver: result }: { starts: SumStarts; sliver: Result<SliverPlan> }) {
+export function SliverSection({
+  starts,
+  title,
+  repair,
+  sliver: result,
+}: {
+  starts: SumStarts;
+  title: string;
+  repair: Repair;
+  sliver: Result<SliverPlan>;
+}) {
   const { length } = useUnits();
   const [, longField] = useKeptLength('sliver.length', starts.jointMm);
-  const [, oneField] = useKeptLength('sliver.one', starts.gapMm);
-  const [, middleField] = useKeptLength('sliver.middle', starts.gapMm);
-  const [, otherField] = useKeptLength('sliver.other', starts.gapMm);
+  const [one, oneField] = useKeptLength('sliver.one', starts.gapMm);
+  const [middle, middleField] = useKeptLength('sliver.middle', starts.gapMm);
+  const [other, otherField] = useKeptLength('sliver.other', starts.gapMm);
   const [, deepField] = useKeptLength('sliver.deep', starts.sliverMm);
   const places = ['At one end', 'In the middle', 'At the other end'];
   return (
@@ -25,9 +37,17 @@ export function SliverSection({ starts, sliver: result }: { starts: SumStarts; s
         {otherField('Wide at the other end', 0, 50)}
         {deepField('How deep it goes in', 0.5, 200)}
       </Beside>
+      <ReadGaps repair={repair} fields={['sliver.one', 'sliver.middle', 'sliver.other']} />
       {result.ok ? (
         <>
-          <SliverDrawing plan={result.value} />
+          <SliverDrawing
+            plan={result.value}
+            gaps={[
+              { key: 'sliver.one', label: 'Wide at one end', mm: one },
+              { key: 'sliver.middle', label: 'Wide in the middle', mm: middle },
+              { key: 'sliver.other', label: 'Wide at the other end', mm: other },
+            ]}
+          />
           <View>
             <Row
               title="Pieces"
@@ -46,6 +66,17 @@ export function SliverSection({ starts, sliver: result }: { starts: SumStarts; s
             ))}
           </View>
           <Text>{result.value.words}</Text>
+          <PrintOutline
+            what="Sliver"
+            title={title}
+            patch={sliverOutlines(result.value)}
+            damage={[]}
+            grainDeg={0}
+            legend="From above, at full size. Full line: its upper edge. Dashed: its lower edge."
+            notes={[
+              `${result.value.piecesMm.length} × ${length(result.value.piecesMm[0] ?? 0)}, ${length(result.value.highMm)} high with what is pared off.`,
+            ]}
+          />
         </>
       ) : (
         <Notice kind="stop">{result.problem}</Notice>

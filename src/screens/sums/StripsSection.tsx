@@ -1,28 +1,32 @@
-import { attempt } from '@/core/check';
-import { stripsPlan } from '@/core/letin';
+import { stripOutlines } from '@/core/letin';
 import { Beside, Figure, Notice, Section, Stepper } from '@/ui';
 import { useKeptLength, useKeptNumber } from '../shared/kept';
 import { FromBoards } from './FromBoards';
+import { PrintOutline } from './PrintOutline';
 import { StripsDrawing } from './drawings';
 import { useUnits } from '../shared/useUnits';
 import { Figures } from '../special/parts';
-import type { SumStarts } from '@/core/job';
+import type { stripsOf, SumStarts } from '@/core/job';
 
 /** Strips sawn from solid: pieces side by side along the edge, from blocks as long as the edge is high. */
-export function StripsSection({ starts }: { starts: SumStarts }) {
+export function StripsSection({
+  starts,
+  title,
+  strips: { input, plan: result },
+}: {
+  starts: SumStarts;
+  title: string;
+  strips: ReturnType<typeof stripsOf>;
+}) {
   const { length } = useUnits();
-  const [run, runField] = useKeptLength('strips.run', starts.jointMm);
-  const [high, highField] = useKeptLength('strips.high', starts.strips.highMm);
-  const [thick, thickField] = useKeptLength('strips.thick', starts.strips.thickMm);
-  const [blockWide, blockWideField] = useKeptLength('strips.wide', starts.strips.blockWideMm);
-  const [blockThick, blockThickField] = useKeptLength('strips.block', starts.strips.blockThickMm);
-  const [kerf, kerfField] = useKeptLength('strips.kerf', starts.strips.kerfMm);
+  const [, runField] = useKeptLength('strips.run', starts.jointMm);
+  const [, highField] = useKeptLength('strips.high', starts.strips.highMm);
+  const [, thickField] = useKeptLength('strips.thick', starts.strips.thickMm);
+  const [, blockWideField] = useKeptLength('strips.wide', starts.strips.blockWideMm);
+  const [, blockThickField] = useKeptLength('strips.block', starts.strips.blockThickMm);
+  const [, kerfField] = useKeptLength('strips.kerf', starts.strips.kerfMm);
   const [slant, setSlant] = useKeptNumber('strips.slant', 0);
   const [spares, setSpares] = useKeptNumber('strips.spares', starts.strips.spares);
-  const result = attempt(
-    () =>
-    stripsPlan({ runMm: run, highMm: high, thickMm: thick, planedMm: starts.strips.planedMm, blockWideMm: blockWide, blockThickMm: blockThick, kerfMm: kerf, slantDeg: slant, spares }), // prettier-ignore
-  );
   return (
     <Section
       title="Strips sawn from a block"
@@ -48,7 +52,7 @@ export function StripsSection({ starts }: { starts: SumStarts }) {
       <Stepper label="Spares" value={spares} least={0} most={200} onChange={setSpares} />
       {result.ok ? (
         <>
-          <StripsDrawing plan={result.value} runMm={run} slantDeg={slant} />
+          <StripsDrawing plan={result.value} runMm={input.runMm} slantDeg={slant} />
           <Figures>
             <Figure
               label="Pieces"
@@ -65,12 +69,23 @@ export function StripsSection({ starts }: { starts: SumStarts }) {
           <FromBoards
             blanks={{
               alongMm: result.value.blockLengthMm,
-              acrossMm: blockWide,
-              thickMm: blockThick,
+              acrossMm: input.blockWideMm,
+              thickMm: input.blockThickMm,
               count: result.value.blocks,
             }}
             species={starts.species}
-            kerfMm={kerf}
+            kerfMm={input.kerfMm}
+          />
+          <PrintOutline
+            what="Strip"
+            title={title}
+            patch={stripOutlines(input)}
+            damage={[]}
+            grainDeg={90}
+            legend="Full line: one strip, its joints slanted. Dashed: with what stands over above and below."
+            notes={[
+              `${result.value.pieces} pieces, each ${length(input.thickMm)} thick when done, from ${result.value.blocks} blocks.`,
+            ]}
           />
         </>
       ) : (

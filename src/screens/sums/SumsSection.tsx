@@ -1,11 +1,13 @@
 import type { MethodId } from '@/core/catalogue';
 import {
+  closeOf,
   crackPlanOf,
   damageLabel,
   dutchmanOf,
   fillOf,
   partOf,
   sliverOf,
+  stripsOf,
   sumsOf,
   sumStarts,
   type KnownShop,
@@ -30,7 +32,6 @@ export function SumsSection({ repair, method, shop }: { repair: Repair; method: 
   const sums = sumsOf(method);
   if (sums.length === 0) return null;
   const starts = sumStarts(repair);
-  const species = repair.face?.body.species ?? '';
   const dent = {
     fibresCut: repair.damage.body.answers.fibresCut ?? false,
     finishStays: repair.treated.goal === 'keep',
@@ -71,15 +72,30 @@ export function SumsSection({ repair, method, shop }: { repair: Repair; method: 
           case 'apart':
             return <ApartJointSection key={sum} starts={starts} />;
           case 'strips':
-            return <StripsSection key={sum} starts={starts} />;
+            return (
+              <StripsSection
+                key={sum}
+                starts={starts}
+                title={damageLabel(repair.damage.body)}
+                strips={stripsOf(repair)}
+              />
+            );
           case 'sliver':
-            return <SliverSection key={sum} starts={starts} sliver={sliverOf(repair, movesMm)} />;
+            return (
+              <SliverSection
+                key={sum}
+                starts={starts}
+                title={damageLabel(repair.damage.body)}
+                repair={repair}
+                sliver={sliverOf(repair, movesMm)}
+              />
+            );
           case 'feet':
             return <FeetSection key={sum} starts={starts} way={method === 'trimFeet' ? 'take' : 'add'} />;
           case 'fill':
             return fill ? <FillSection key={sum} starts={starts} fill={fill} /> : null;
           case 'close':
-            return <CloseSection key={sum} starts={starts} shop={shop} species={species} />;
+            return <CloseSection key={sum} starts={starts} repair={repair} close={closeOf(repair, shop)} />;
           case 'level':
             return <LevelSection key={sum} starts={starts} dent={dent} />;
         }

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import Svg, { Line, Polygon, Rect } from 'react-native-svg';
 import type { BandingPlan, DrawerPlan, FeetPlan, SliverPlan, StripsPlan } from '@/core/letin';
 import { materials, Text, useTheme } from '@/ui';
+import { DragDrawing, type Pulled } from './DragDrawing';
 
 const WIDE = 320;
 
@@ -10,13 +11,22 @@ function Drawing({
   says,
   tall,
   note,
+  sizes,
   children,
 }: {
   says: string;
   tall: number;
   note: string;
+  /** What can be pulled. */
+  sizes?: readonly Pulled[];
   children: ReactNode;
 }) {
+  if (sizes)
+    return (
+      <DragDrawing says={says} tall={tall} note={note} sizes={sizes}>
+        {children}
+      </DragDrawing>
+    );
   return (
     <View role="img" aria-label={says}>
       <Svg width="100%" height={tall} viewBox={`0 0 ${WIDE} ${tall}`}>
@@ -28,7 +38,13 @@ function Drawing({
 }
 
 /** The sliver seen from above, its thickness drawn larger, with the joints of its pieces. */
-export function SliverDrawing({ plan }: { plan: SliverPlan }) {
+export function SliverDrawing({
+  plan,
+  gaps,
+}: {
+  plan: SliverPlan;
+  gaps: readonly { key: string; label: string; mm: number }[];
+}) {
   const theme = useTheme();
   const k = 50 / Math.max(...plan.topMm);
   const last = plan.topMm.length - 1;
@@ -41,6 +57,15 @@ export function SliverDrawing({ plan }: { plan: SliverPlan }) {
       says="The sliver from above: its upper edge, its lower edge inside it, and where its pieces meet"
       tall={90}
       note="From above; thickness drawn larger than length. Light: its upper edge. Dark: its lower edge."
+      sizes={gaps.map((gap, i) => ({
+        ...gap,
+        x: 10 + (300 * i) / last,
+        y: 45 - ((plan.topMm[i] ?? 0) * k) / 2,
+        along: 'y',
+        mmPerUnit: -2 / k,
+        least: 0,
+        most: 50,
+      }))}
     >
       <Polygon points={around(plan.topMm)} fill={materials.core} stroke={theme.ink} strokeWidth={0.8} />
       <Polygon points={around(plan.bottomMm)} fill={materials.veneer} />
@@ -87,15 +112,35 @@ export function StripsDrawing({
   );
 }
 
+/** Gaps under feet are drawn so much larger, units a mm. */
+const GAP_DRAWN = 6;
+
 /** The piece on its feet from the front: what is added or taken, drawn larger. */
-export function FeetDrawing({ plan, way }: { plan: FeetPlan; way: 'add' | 'take' }) {
+export function FeetDrawing({
+  plan,
+  way,
+  gaps,
+}: {
+  plan: FeetPlan;
+  way: 'add' | 'take';
+  gaps: readonly { key: string; label: string; mm: number }[];
+}) {
   const theme = useTheme();
   const k = 26 / Math.max(1, ...plan.changes.map((c) => c.mm));
   return (
     <Drawing
       says={`The feet side by side, with what is ${way === 'add' ? 'added under' : 'taken off'} each`}
       tall={120}
-      note={`Feet as they are listed, from left to right; what is ${way === 'add' ? 'added' : 'taken off'} is drawn larger.`}
+      note={`Feet as they are listed, from left to right; what is ${way === 'add' ? 'added' : 'taken off'} is drawn larger. The rings are the gaps that were measured.`}
+      sizes={gaps.map((gap, i) => ({
+        ...gap,
+        x: 49 + i * 74,
+        y: 110 - gap.mm * GAP_DRAWN,
+        along: 'y',
+        mmPerUnit: -1 / GAP_DRAWN,
+        least: 0,
+        most: 200,
+      }))}
     >
       <Rect x={10} y={8} width={300} height={18} fill={materials.veneer} />
       {plan.changes.map((c, i) => {
@@ -212,6 +257,19 @@ export function FeatherDrawing({
       says="The step in section, and how far it is feathered out"
       tall={110}
       note="In section, heights drawn larger. Dashed: as it will be. Dark: veneer."
+      sizes={[
+        {
+          key: 'level.step',
+          label: 'It stands proud by',
+          x: 40,
+          y: 60 - stepMm * k,
+          mm: stepMm,
+          along: 'y',
+          mmPerUnit: -1 / k,
+          least: 0,
+          most: 20,
+        },
+      ]}
     >
       <Rect x={10} y={60} width={300} height={45} fill={materials.core} />
       <Rect x={10} y={60} width={300} height={Math.min(45, veneerMm * k)} fill={materials.veneer} />
