@@ -377,6 +377,19 @@ describe('nothing is written over', () => {
     expect(storage.data.get('piece/bad')).toBe('{"kind"');
   });
 
+  test('many records are checked in slices: what else waits has its turn in between', async () => {
+    const { store } = setUp();
+    for (let i = 0; i < 8; i++) await store.create('piece', `p${i}`, PIECE);
+    let clock = 0;
+    const slow = jest.spyOn(performance, 'now').mockImplementation(() => (clock += 13));
+    let turns = 0;
+    const other = setInterval(() => turns++, 0);
+    expect((await store.list('piece')).records).toHaveLength(8);
+    clearInterval(other);
+    slow.mockRestore();
+    expect(turns).toBeGreaterThan(3);
+  });
+
   test('it is told that something was set aside, once it lies there', async () => {
     const storage = memoryStorage();
     const told: boolean[] = [];

@@ -1,5 +1,5 @@
 import { router, useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { dayText } from '@/core/front';
 import { handsMin, handWords } from '@/core/job';
@@ -21,6 +21,8 @@ import { useBenchView } from './useBenchView';
 
 /** So many days are drawn at first, and again each time more are asked for: a full shop has months of them. */
 const DAYS_AT_ONCE = 12;
+/** Of these the first are drawn at once, the others as soon as those stand. */
+const FIRST_DAYS = 5;
 /** So many of the steps that are done are listed; the record has all of them. */
 const LAST_DONE = 30;
 
@@ -44,7 +46,11 @@ export function BenchScreen() {
     hold(id !== undefined);
   };
   const wide = useWide();
-  const [most, setMost] = useState(DAYS_AT_ONCE);
+  const [most, setMost] = useState(FIRST_DAYS);
+  const planned = days.length > 0;
+  useEffect(() => {
+    if (planned) startTransition(() => setMost((now) => Math.max(now, DAYS_AT_ONCE)));
+  }, [planned]);
   const near = days.slice(0, most);
   // What lies beyond the last day that is drawn costs nothing.
   const last = near.at(-1);
