@@ -3,11 +3,11 @@ import { View } from 'react-native';
 import { deltaE00 } from '@/core/colour';
 import { predictedBoard, boardWords } from '@/core/shelf';
 import type { Fit } from '@/core/pigment';
-import { removeRecords, type Stored } from '@/records';
-import { Button, Fold, SearchField, Text, useSay } from '@/ui';
+import { type Stored } from '@/records';
+import { Button, Fold, SearchField, Text } from '@/ui';
 import { Tone } from '../shared/Swatch';
 import { namesOf } from '../shared/useShelf';
-import { useAct } from '../shared/useAct';
+import { useDelete } from '../shared/useDelete';
 
 /** The test boards, looked through by wood, product or name. */
 export function BoardList({
@@ -20,18 +20,13 @@ export function BoardList({
   fit: Fit | undefined;
 }) {
   const [text, setText] = useState('');
-  const act = useAct();
-  const say = useSay();
+  const erase = useDelete();
   const nameOf = namesOf(shelf);
   const wanted = text.trim().toLowerCase();
   const found = boards.filter(({ body }) =>
     `${body.name} ${body.wood} ${boardWords(body, nameOf)} ${body.note}`.toLowerCase().includes(wanted),
   );
-  const remove = (board: Stored<'board'>): void =>
-    act(async () => {
-      const undo = await removeRecords([{ kind: 'board', id: board.id }]);
-      say({ text: `${board.body.name} was deleted.`, action: { label: 'Undo', run: () => act(undo) } });
-    });
+  const remove = (board: Stored<'board'>): void => erase([{ kind: 'board', id: board.id }], board.body.name);
   return (
     <View style={{ gap: 12 }}>
       <SearchField label="Find a board" value={text} onChange={setText} />

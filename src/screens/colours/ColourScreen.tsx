@@ -1,9 +1,9 @@
-import { router, useLocalSearchParams } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import type { Lab } from '@/core/colour';
 import { CARRIERS, COLOUR_KINDS, learnedWords, STRENGTH_HELP, STRENGTH_LIMITS, roleOf, type Carrier, type ColourKind } from '@/core/shelf'; // prettier-ignore
-import { removeRecords, type Colour } from '@/records';
-import { Button, Chips, FilePick, Stepper, Text, TextField, useSay } from '@/ui';
+import { type Colour } from '@/records';
+import { Button, Chips, FilePick, Stepper, Text, TextField } from '@/ui';
 import { swatchTones } from '@/worker';
 import { keepPhoto } from '../shared/keepPhoto';
 import { LinkRow } from '../shared/LinkRow';
@@ -11,6 +11,7 @@ import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { PhotoSwatch, Swatch, Tone } from '../shared/Swatch';
 import { useAct } from '../shared/useAct';
+import { useDelete } from '../shared/useDelete';
 import { useChange } from '../shared/useChange';
 import { useShelf } from '../shared/useShelf';
 
@@ -26,7 +27,7 @@ export function ColourScreen() {
   const { shelf, fit, loading } = useShelf();
   const change = useChange();
   const act = useAct();
-  const say = useSay();
+  const erase = useDelete();
   const record = shelf.find((c) => c.id === id);
   if (!record) return <Missing what="This colour" loading={loading} />;
   const { body } = record;
@@ -44,12 +45,7 @@ export function ColourScreen() {
     const lab: Lab = [l ?? 0, a ?? 0, b ?? 0];
     set({ lab });
   };
-  const remove = (): void =>
-    act(async () => {
-      const undo = await removeRecords([{ kind: 'colour', id: record.id }]);
-      router.replace('/colours');
-      say({ text: `${body.name} was deleted.`, action: { label: 'Undo', run: () => act(undo) } });
-    });
+  const remove = (): void => erase([{ kind: 'colour', id: record.id }], body.name, '/colours');
   const learned = fit ? learnedWords(fit, record.id) : undefined;
   return (
     <Page

@@ -1,16 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { formatMinutes } from '@/core/units';
-import {
-  browserStore,
-  createRecord,
-  localNow,
-  removeRecords,
-  useShop,
-  type Picture,
-  type Stored,
-} from '@/records';
-import { Button, FilePick, Figure, LitCard, Section, Text, TextField, useSay, useTheme } from '@/ui';
+import { browserStore, createRecord, localNow, useShop, type Picture, type Stored } from '@/records';
+import { Button, FilePick, Figure, LitCard, Section, Text, TextField, useTheme } from '@/ui';
 import { keepPhoto } from '../shared/keepPhoto';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -18,6 +10,7 @@ import { fileName } from '@/instruments';
 import { PhotoSwatch } from '../shared/Swatch';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
+import { useDelete } from '../shared/useDelete';
 import { usePdf } from '../shared/usePdf';
 import { useDraft } from '../shared/useDraft';
 import { usePlan } from '../shared/useBench';
@@ -40,8 +33,8 @@ export function RecordScreen() {
   const { shop } = useShop();
   const { length, area } = useUnits();
   const act = useAct();
+  const erase = useDelete();
   const pdf = usePdf();
-  const say = useSay();
   const [note, setNote, dropNote] = useDraft(`record.${id}`);
   const { piece, faces, damages, log } = view;
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
@@ -90,11 +83,7 @@ export function RecordScreen() {
       });
       dropNote();
     });
-  const remove = (entry: Stored<'log'>): void =>
-    act(async () => {
-      const undo = await removeRecords([{ kind: 'log', id: entry.id }]);
-      say({ text: 'The entry was deleted.', action: { label: 'Undo', run: () => act(undo) } });
-    });
+  const remove = (entry: Stored<'log'>): void => erase([{ kind: 'log', id: entry.id }], 'The entry');
   return (
     <Page
       title="Record"

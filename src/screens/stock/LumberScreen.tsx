@@ -1,18 +1,17 @@
-import { router, useLocalSearchParams } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { cautionsFor } from '@/core/safety';
 import { lengthBetween } from '@/core/units';
-import { removeRecords, useList, useOne, type Lumber } from '@/records';
-import { Button, LengthField, TextField, useSay } from '@/ui';
+import { useList, useOne, type Lumber } from '@/records';
+import { Button, LengthField, TextField } from '@/ui';
 import { Cautions } from '../shared/Cautions';
-import { LinkRow } from '../shared/LinkRow';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
-import { useAct } from '../shared/useAct';
+import { useDelete } from '../shared/useDelete';
 import { useChange } from '../shared/useChange';
 import { useUnits } from '../shared/useUnits';
 import { WoodChips } from '../shared/WoodChips';
-import { lumberWords } from './BoardsSection';
+import { BoardRows } from './BoardsSection';
 
 /** One board of the rack: its wood and its size. Blocks, strips and parts are sawn from it. */
 export function LumberScreen() {
@@ -20,19 +19,13 @@ export function LumberScreen() {
   const { record, loading } = useOne('lumber', id);
   const { records } = useList('lumber');
   const change = useChange();
-  const act = useAct();
-  const say = useSay();
-  const { unit, length } = useUnits();
+  const erase = useDelete();
+  const { unit } = useUnits();
   if (!record) return <Missing what="This board" loading={loading} />;
   const { body } = record;
   const set = (patch: Partial<Lumber>): Promise<boolean> => change(record, patch);
   const risks = cautionsFor(['buyWood'], { species: body.species });
-  const remove = (): void =>
-    act(async () => {
-      const undo = await removeRecords([{ kind: 'lumber', id: record.id }]);
-      router.replace('/stock');
-      say({ text: `${body.name} was deleted.`, action: { label: 'Undo', run: () => act(undo) } });
-    });
+  const remove = (): void => erase([{ kind: 'lumber', id: record.id }], body.name, '/stock');
   return (
     <Page
       title={body.name}
@@ -40,14 +33,7 @@ export function LumberScreen() {
       back={{ href: '/stock', label: 'Stock' }}
       list={
         <View style={{ padding: 16 }}>
-          {records.map((b) => (
-            <LinkRow
-              key={b.id}
-              href={`/lumber/${b.id}`}
-              title={b.body.name}
-              detail={lumberWords(b.body, length)}
-            />
-          ))}
+          <BoardRows boards={records} />
         </View>
       }
     >

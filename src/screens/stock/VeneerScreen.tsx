@@ -1,8 +1,8 @@
-import { router, useLocalSearchParams } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { VENEER_RANGE_MM } from '@/core/method';
-import { removeRecords, useList, useOne, type Veneer } from '@/records';
-import { Button, FilePick, LengthField, Notice, Text, TextField, useSay } from '@/ui';
+import { useList, useOne, type Veneer } from '@/records';
+import { Button, FilePick, LengthField, Notice, Text, TextField } from '@/ui';
 import { keepPhoto } from '../shared/keepPhoto';
 import { cautionsFor } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
@@ -12,6 +12,7 @@ import { PhotoSwatch, Tone } from '../shared/Swatch';
 import { LinkRow } from '../shared/LinkRow';
 import { WoodChips } from '../shared/WoodChips';
 import { useAct } from '../shared/useAct';
+import { useDelete } from '../shared/useDelete';
 import { useChange } from '../shared/useChange';
 import { useUnits } from '../shared/useUnits';
 import { useStockTones, useWoodCard } from '../shared/useWorkshop';
@@ -26,7 +27,7 @@ export function VeneerScreen() {
   const { tones } = useStockTones();
   const change = useChange();
   const act = useAct();
-  const say = useSay();
+  const erase = useDelete();
   const { unit, length } = useUnits();
   const card = useWoodCard(record?.body.pictureId, record?.body.photoWideMm);
   if (!record) return <Missing what="This veneer" loading={loading} />;
@@ -40,12 +41,7 @@ export function VeneerScreen() {
       // Another photo shows another length of the sheet.
       set({ pictureId, photoWideMm: undefined });
     });
-  const remove = (): void =>
-    act(async () => {
-      const undo = await removeRecords([{ kind: 'veneer', id: record.id }]);
-      router.replace('/stock');
-      say({ text: `${body.name} was deleted.`, action: { label: 'Undo', run: () => act(undo) } });
-    });
+  const remove = (): void => erase([{ kind: 'veneer', id: record.id }], body.name, '/stock');
   const size = (what: string) => (mm: number) => {
     if (mm < 5)
       throw new RangeError(`The ${what} has ${length(mm)}; a usable sheet has at least ${length(5)}.`);

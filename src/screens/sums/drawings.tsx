@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import type { ComponentProps } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Polygon, Rect } from 'react-native-svg';
 import type { BandingPlan, DrawerPlan, FeetPlan, SliverPlan, StripsPlan } from '@/core/letin';
@@ -13,14 +13,7 @@ function Drawing({
   note,
   sizes,
   children,
-}: {
-  says: string;
-  tall: number;
-  note: string;
-  /** What can be pulled. */
-  sizes?: readonly Pulled[];
-  children: ReactNode;
-}) {
+}: Omit<ComponentProps<typeof DragDrawing>, 'sizes'> & { sizes?: readonly Pulled[] }) {
   if (sizes)
     return (
       <DragDrawing says={says} tall={tall} note={note} sizes={sizes}>

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { FINISH_GOALS, RESTS, SCHOOLS } from '@/core/terms';
 import { cautionsFor, HAZARDS, type Hazard } from '@/core/safety';
 import { useClimate } from '@/instruments';
-import { createRecord, newFace, removeRecords, type Piece, type Stored } from '@/records';
+import { createRecord, newFace, type Piece, type Stored } from '@/records';
 import {
   Button,
   CheckChips,
@@ -17,7 +17,6 @@ import {
   Section,
   Text,
   TextField,
-  useSay,
 } from '@/ui';
 import { keepPhoto } from '../shared/keepPhoto';
 import { AsideNotice } from '../shared/AsideNotice';
@@ -29,6 +28,7 @@ import { Photos } from '../shared/Photos';
 import { LinkRow } from '../shared/LinkRow';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
+import { useDelete } from '../shared/useDelete';
 import { useChange } from '../shared/useChange';
 import { useSaving } from '../data/useSaving';
 import { usePieceView } from '../shared/usePiece';
@@ -40,7 +40,7 @@ export function AboutScreen() {
   const view = usePieceView(id);
   const change = useChange();
   const act = useAct();
-  const say = useSay();
+  const erase = useDelete();
   const [busy, setBusy] = useState(false);
   const { climate } = useClimate();
   const { piece, faces } = view;
@@ -65,17 +65,16 @@ export function AboutScreen() {
       }
     });
   const remove = (): void =>
-    act(async () => {
-      const refs = [
-        { kind: 'piece' as const, id: piece.id },
+    erase(
+      [
+        { kind: 'piece', id: piece.id },
         ...view.faces.map((f) => ({ kind: 'face' as const, id: f.id })),
         ...view.damages.map((d) => ({ kind: 'damage' as const, id: d.id })),
         ...view.log.map((l) => ({ kind: 'log' as const, id: l.id })),
-      ];
-      const undo = await removeRecords(refs);
-      router.replace('/');
-      say({ text: `${piece.body.name} was deleted.`, action: { label: 'Undo', run: () => act(undo) } });
-    });
+      ],
+      piece.body.name,
+      '/',
+    );
   return (
     <Page
       title="About this piece"

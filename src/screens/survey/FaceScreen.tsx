@@ -2,8 +2,8 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { type DamageKind } from '@/core/damage';
-import { createRecord, INSET_CORNERS, newDamage, removeRecords, type Face } from '@/records';
-import { Button, FilePick, Fold, LengthField, LitCard, Notice, Section, Text, useSay } from '@/ui';
+import { createRecord, INSET_CORNERS, newDamage, type Face } from '@/records';
+import { Button, FilePick, Fold, LengthField, LitCard, Notice, Section, Text } from '@/ui';
 import { keepPhoto } from '../shared/keepPhoto';
 import { KindPicker } from '../shared/KindPicker';
 import { Photos } from '../shared/Photos';
@@ -13,6 +13,7 @@ import { Page } from '../shared/Page';
 import { LinkRow } from '../shared/LinkRow';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
+import { useDelete } from '../shared/useDelete';
 import { usePlan } from '../shared/useBench';
 import { useChange } from '../shared/useChange';
 import { useFaceView } from '../shared/usePiece';
@@ -48,7 +49,7 @@ export function FaceScreen() {
   const view = useFaceView(id);
   const change = useChange();
   const act = useAct();
-  const say = useSay();
+  const erase = useDelete();
   const units = useUnits();
   const { unit, length } = units;
   const { face, piece, onFace } = view;
@@ -84,14 +85,11 @@ export function FaceScreen() {
       router.push(`/face/${face.id}/scale`);
     });
   const remove = (): void =>
-    act(async () => {
-      const undo = await removeRecords([
-        { kind: 'face', id: face.id },
-        ...onFace.map((d) => ({ kind: 'damage' as const, id: d.id })),
-      ]);
-      router.replace(`/piece/${piece.id}`);
-      say({ text: `${face.body.name} was deleted.`, action: { label: 'Undo', run: () => act(undo) } });
-    });
+    erase(
+      [{ kind: 'face', id: face.id }, ...onFace.map((d) => ({ kind: 'damage' as const, id: d.id }))],
+      face.body.name,
+      `/piece/${piece.id}`,
+    );
   const picture = board.ok ? (
     <FaceBoard face={face} damages={onFace} label={`${face.body.name} to scale`} />
   ) : (

@@ -13,7 +13,7 @@ import {
   type MarkTool,
 } from '@/core/damage';
 import { boundingBox, tapOnFace, type Point } from '@/core/geometry';
-import { removeRecords, type Damage } from '@/records';
+import type { Damage } from '@/records';
 import { Button, Chips, Figure, Fold, materials, Notice, optionsOf, Text, useSay, type Handle } from '@/ui';
 import { FaceBoard, inPicture, useDraft } from '../shared/FaceBoard';
 import { KindPicker } from '../shared/KindPicker';
@@ -21,6 +21,7 @@ import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
+import { useDelete } from '../shared/useDelete';
 import { useChange } from '../shared/useChange';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
@@ -55,6 +56,7 @@ export function MarkScreen() {
   const view = useDamageView(id);
   const change = useChange();
   const act = useAct();
+  const erase = useDelete();
   const say = useSay();
   const { length, area } = useUnits();
   const [past, setPast] = useState<Mark[]>([]);
@@ -87,15 +89,7 @@ export function MarkScreen() {
     setTo((to) => [...to, savedMark]);
     write(last);
   };
-  const remove = (): void =>
-    act(async () => {
-      const putBack = await removeRecords([{ kind: 'damage', id: damage.id }]);
-      router.replace(back.href);
-      say({
-        text: `${damageLabel(damage.body)} was deleted.`,
-        action: { label: 'Undo', run: () => act(putBack) },
-      });
-    });
+  const remove = (): void => erase([{ kind: 'damage', id: damage.id }], damageLabel(damage.body), back.href);
   const picker = <KindPicker value={body.kind} onChange={(kind) => change(damage, { kind })} />;
   if (!face || !board) {
     return (
