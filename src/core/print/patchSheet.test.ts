@@ -43,6 +43,36 @@ test('a patch that fits is on one sheet at its true size, along the grain up the
   for (const l of lines.filter((line) => length(line) > 100)) expect(l.from[0]).toBeCloseTo(l.to[0], 6);
 });
 
+const hatch = (page: Page): Line[] =>
+  page.marks.filter((m): m is Line => m.kind === 'line' && m.widthMm === 0.1);
+
+test('the grain is hatched inside the outline: along it, evenly, together as long as its area over their distance', () => {
+  const kite: Polygon = [[0, 0], [60, 20], [0, 40], [-60, 20]]; // prettier-ignore
+  for (const grainDeg of [0, 30]) {
+    const [page] = patchSheet({ title: 't', patch: { outline: kite, recess: kite }, damage: [], grainDeg, paper: 'a4', notes: [] }); // prettier-ignore
+    const lines = page ? hatch(page) : [];
+    for (const l of lines) expect(l.from[0]).toBeCloseTo(l.to[0], 9);
+    const xs = lines.map((l) => l.from[0]).sort((a, b) => a - b);
+    const apart = (xs[1] ?? 0) - (xs[0] ?? 0);
+    // Midpoint sums of a kite's chords: 120 × 40 / 2 = 2400 mm².
+    expect((lines.reduce((sum, l) => sum + length(l), 0) * apart) / 2400).toBeCloseTo(1, 1);
+  }
+});
+
+test('for the back it is mirrored, and says so', () => {
+  const hook: Polygon = [[0, 0], [80, 0], [80, 10], [20, 10], [20, 50], [0, 50]]; // prettier-ignore
+  const of = (side: 'show' | 'back') =>
+    patchSheet({ title: 't', patch: { outline: hook, recess: hook }, damage: [], grainDeg: 90, paper: 'a4', notes: [], side })[0]; // prettier-ignore
+  const [front, back] = [of('show'), of('back')];
+  const xs = (page: Page | undefined) => (page ? cutting(page) : []).flatMap((l) => [l.from[0], l.to[0]]);
+  const [f, b] = [xs(front), xs(back)];
+  const middle = (list: number[]): number => (Math.min(...list) + Math.max(...list)) / 2;
+  expect(b.map((x) => Math.round(1e6 * (middle(b) - x)))).toEqual(f.map((x) => Math.round(1e6 * (x - middle(f))))); // prettier-ignore
+  const texts = (page: Page | undefined) => page?.marks.flatMap((m) => (m.kind === 'text' ? [m.text] : []));
+  expect(texts(front)).toContain('Show side up');
+  expect(texts(back)).toContain('Back up, mirrored');
+});
+
 test('the bar on every sheet measures 100 mm', () => {
   for (const page of sheet(600, 300)) {
     const bars = page.marks.filter((m): m is Line => m.kind === 'line' && Math.abs(length(m) - 100) < 1e-9);

@@ -12,9 +12,14 @@ export type PatchSheetInput = {
   notes: string[];
   /** What each kind of line means. */
   legend?: string;
+  /** Mirrored for the back of the sheet, where it is cut from there. */
+  side?: 'show' | 'back';
 };
 
 const LEGEND = 'Full line: cut the patch. Dashed: cut the recess. Grey: the damage.';
+
+/** Thin lines along the grain inside the outline stand so far apart. mm */
+const HATCH_MM = 6;
 
 const MARGIN_MM = 15;
 const HEAD_MM = 45;
@@ -32,9 +37,14 @@ export function patchSheet({
   paper,
   notes,
   legend = LEGEND,
+  side = 'show',
 }: PatchSheetInput): Page[] {
   const { widthMm, heightMm } = PAPERS[paper];
-  const upright = (outline: Polygon): Polygon => outline.map((p) => rotate(p, 90 - grainDeg));
+  const upright = (outline: Polygon): Polygon =>
+    outline.map((p): Point => {
+      const [x, y] = rotate(p, 90 - grainDeg);
+      return [side === 'back' ? -x : x, y];
+    });
   const cut = upright(patch.outline);
   const box = boundingBox(cut);
   const size = { w: box.right - box.left, h: box.bottom - box.top };
@@ -61,7 +71,12 @@ export function patchSheet({
           const part = clipSegment(a, b, window);
           return part ? [{ kind: 'line', from: part[0], to: part[1], ...style }] : [];
         });
+      const hatch = hatchOf(moved(cut)).flatMap(([a, b]): Mark[] => {
+        const part = clipSegment(a, b, window);
+        return part ? [{ kind: 'line', from: part[0], to: part[1], widthMm: 0.1, grey: 0.75 }] : [];
+      });
       const marks: Mark[] = [
+        ...hatch,
         ...lines(patch.outline, { widthMm: 0.3 }),
         ...lines(patch.recess, { widthMm: 0.2, dashed: true }),
         ...lines(damage, { widthMm: 0.2, grey: 0.45 }),
@@ -69,6 +84,7 @@ export function patchSheet({
         { kind: 'line', from: [grainX, HEAD_MM], to: [grainX - 1.5, HEAD_MM + 4], widthMm: 0.4 },
         { kind: 'line', from: [grainX, HEAD_MM], to: [grainX + 1.5, HEAD_MM + 4], widthMm: 0.4 },
         { kind: 'text', at: [grainX - 10, HEAD_MM + 35], text: 'Grain', sizeMm: 3 },
+        { kind: 'text', at: [grainX - 26, HEAD_MM + 40], text: SIDES[side], sizeMm: 3 },
         { kind: 'text', at: [MARGIN_MM, MARGIN_MM], text: title, sizeMm: 5, bold: true },
         ...notes.map((text, i): Mark => ({
           kind: 'text',
@@ -98,6 +114,27 @@ export function patchSheet({
     }
   }
   return pages;
+}
+
+const SIDES = { show: 'Show side up', back: 'Back up, mirrored' };
+
+/** Lines up the page inside an outline, evenly apart. */
+function hatchOf(outline: Polygon): [Point, Point][] {
+  const { left, right } = boundingBox(outline);
+  const count = Math.floor((right - left) / HATCH_MM);
+  return Array.from({ length: count }, (_, i) => left + ((i + 0.5) * (right - left)) / count).flatMap(
+    (x): [Point, Point][] => {
+      const ys = sides(outline)
+        .flatMap(([a, b]) =>
+          a[0] <= x === b[0] <= x ? [] : [a[1] + ((x - a[0]) / (b[0] - a[0])) * (b[1] - a[1])],
+        )
+        .sort((a, b) => a - b);
+      return ys.flatMap((y, k): [Point, Point][] => {
+        const to = ys[k + 1];
+        return k % 2 === 0 && to !== undefined ? [[[x, y], [x, to]]] : []; // prettier-ignore
+      });
+    },
+  );
 }
 
 /** The part of a segment inside a box (Liang–Barsky), if any. */

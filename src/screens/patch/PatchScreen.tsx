@@ -2,7 +2,6 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { G, Polygon as SvgPolygon } from 'react-native-svg';
 import { methodById } from '@/core/catalogue';
-import { pagesInUnits, patchSheet, toDxf, toSvg } from '@/core/print';
 import { describeSource } from '@/core/sources';
 import {
   MATCH_SOURCE,
@@ -12,7 +11,6 @@ import {
   SHIM_SHEET_MM,
   squareSides,
   type Candidate,
-  type Patch,
 } from '@/core/veneer';
 import { useList, useShop, type PatchChoice } from '@/records';
 import {
@@ -34,14 +32,12 @@ import { Elsewhere } from '../shared/Elsewhere';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
-import { download, fileName } from '@/instruments';
 import { Tone, PhotoSwatch } from '../shared/Swatch';
 import { TrailList } from '../shared/Trail';
 import { KeepFigures } from '../shared/kept';
+import { PatchPrint } from './PatchPrint';
 import { SpotSection } from './SpotSection';
 import { SumsSection } from '../sums/SumsSection';
-import { useAct } from '../shared/useAct';
-import { usePdf } from '../shared/usePdf';
 import { useChange } from '../shared/useChange';
 import { cautionsOf } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
@@ -49,7 +45,7 @@ import { formatLength } from '@/core/units';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { useOldTones, useStockTones } from '../shared/useWorkshop';
-import { damageLabel, patchFor, spotWords, surfaceRisk, surveyed, unitsOf } from '@/core/job';
+import { damageLabel, patchFor, spotWords, surfaceRisk, surveyed } from '@/core/job';
 import { attempt } from '@/core/check';
 
 const SLANT = { least: 15, most: 75 };
@@ -62,8 +58,6 @@ export function PatchScreen() {
   const stock = useList('veneer');
   const stockTones = useStockTones();
   const change = useChange();
-  const act = useAct();
-  const pdf = usePdf();
   const { unit, length, area } = useUnits();
   const { damage, face, piece, onFace, treated, method } = view;
   const old = useOldTones(damage, face, onFace);
@@ -125,25 +119,6 @@ export function PatchScreen() {
   const ranked = match?.ok ? match.value.ranked : [];
   const byHand = stock.records.filter((v) => !ranked.some((m) => m.id === v.id));
   const chosen = stock.records.find((v) => v.id === damage.body.patch.veneerId);
-  const sheet = (p: Patch) =>
-    pagesInUnits(
-      patchSheet({
-        title: `${piece.body.name}, ${face.body.name}: ${damageLabel(damage.body)}`,
-        patch: p,
-        damage: survey.value.outline,
-        grainDeg: survey.value.board.grainDeg,
-        paper: shop.paper,
-        notes: [
-          `${PATCH_SHAPES[p.shape]}. ${length(p.alongMm)} along × ${length(p.acrossMm)} across the grain.`,
-          chosen
-            ? `Cut from: ${chosen.body.name}, ${length(chosen.body.thicknessMm)}.`
-            : 'No veneer chosen yet.',
-          ...(damage.body.patch.spot ? [`${spotWords(damage.body.patch.spot, length)}.`] : []),
-        ],
-      }),
-      unitsOf(shop),
-    );
-  const name = fileName(`${piece.body.name} ${damageLabel(damage.body)} patch`);
   const crossing = patch
     ? squareSides(patch, survey.value.board.plane.outline, survey.value.board.grainDeg)
     : 0;
@@ -287,47 +262,23 @@ export function PatchScreen() {
         title="Before you cut"
       />
       {patch ? (
-        <Section title="Print it at full size" help="Measure the 100 mm bar on the print before you cut.">
-          <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-            <Button
-              label="Print the patch (PDF)"
-              kind={chosen ? 'plain' : 'main'}
-              onPress={() => act(() => pdf(`Patch ${damageLabel(damage.body)}`, sheet(patch), `${name}.pdf`))}
-            />
-            <Button
-              label="Save as SVG"
-              onPress={() =>
-                act(() => {
-                  const pages = sheet(patch);
-                  pages.forEach((page, i) =>
-                    download(
-                      toSvg(page),
-                      pages.length > 1 ? `${name}-${i + 1}.svg` : `${name}.svg`,
-                      'image/svg+xml',
-                    ),
-                  );
-                })
-              }
-            />
-            <Button
-              label="Save as DXF"
-              kind="quiet"
-              onPress={() =>
-                act(() =>
-                  download(
-                    toDxf([
-                      { name: 'patch', outlines: [patch.outline] },
-                      { name: 'recess', outlines: [patch.recess] },
-                      { name: 'damage', outlines: [survey.value.outline] },
-                    ]),
-                    `${name}.dxf`,
-                    'application/dxf',
-                  ),
-                )
-              }
-            />
-          </View>
-        </Section>
+        <PatchPrint
+          name={`${piece.body.name} ${damageLabel(damage.body)}`}
+          damage={survey.value.outline}
+          main={!chosen}
+          sheet={{
+            title: `${piece.body.name}, ${face.body.name}: ${damageLabel(damage.body)}`,
+            patch,
+            grainDeg: survey.value.board.grainDeg,
+            notes: [
+              `${PATCH_SHAPES[patch.shape]}. ${length(patch.alongMm)} along × ${length(patch.acrossMm)} across the grain.`,
+              chosen
+                ? `Cut from: ${chosen.body.name}, ${length(chosen.body.thicknessMm)}.`
+                : 'No veneer chosen yet.',
+              ...(damage.body.patch.spot ? [`${spotWords(damage.body.patch.spot, length)}.`] : []),
+            ],
+          }}
+        />
       ) : null}
       <Fold title="Change the shape">
         <Chips
