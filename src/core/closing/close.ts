@@ -109,9 +109,8 @@ function closed(
   start?: readonly boolean[],
 ): { u: number[]; push: number[]; touching: readonly boolean[] } {
   const scale = Math.max(...k.to1DArray()) || 1;
-  const least = Math.min(...gaps);
-  // What touches under nearly the same force is nearly the same; the ends hold the beam until something else does.
-  let touching = start ?? gaps.map((g) => g <= least + 1e-9);
+  // What touches under nearly the same force is nearly the same; at first as if all did, and what is pulled lets go.
+  let touching = start ?? gaps.map(() => true);
   let found = { u: gaps.map(() => 0), push: gaps.map(() => 0), touching };
   for (let round = 0; round < MOST_ROUNDS; round++) {
     // A hair of a spring keeps a board that touches at one place from spinning away.

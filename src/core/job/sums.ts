@@ -1,7 +1,14 @@
 import type { MethodId } from '../catalogue';
 import { attempt, type Result } from '../check';
 import { CRACK_KINDS } from '../damage';
-import { clampsAcross, closePlan, type ClampAcross, type ClosePlan, type JointLine } from '../closing';
+import {
+  clampsAcross,
+  closePlan,
+  type ClampAcross,
+  type CloseInput,
+  type ClosePlan,
+  type JointLine,
+} from '../closing';
 import { fillPlan, type Filler, type FillPlan, type Hollow } from '../filling';
 import { dutchmanPlan, DUTCHMAN_MARGIN_MM, partPlan, sliverPlan, stripsPlan, type DutchmanPlan, type PartPlan, type SliverPlan, type StripsInput, type StripsPlan } from '../letin'; // prettier-ignore
 import { centroidOf, rotate } from '../geometry';
@@ -220,6 +227,19 @@ export function stripsOf(repair: Repair): { input: StripsInput; plan: Result<Str
 /** Bar clamps draw a joint together. */
 export const CLOSING_CLAMP = 'pipe';
 
+/** The joints worked out lately: a page, its materials and its steps all ask for the same one. */
+const closings = new Map<string, Result<ClosePlan>>();
+const MOST_CLOSINGS = 40;
+
+function closing(input: CloseInput): Result<ClosePlan> {
+  const key = JSON.stringify(input);
+  const plan = closings.get(key) ?? attempt(() => closePlan(input));
+  closings.set(key, plan);
+  const [oldest] = closings.keys();
+  if (closings.size > MOST_CLOSINGS && oldest !== undefined) closings.delete(oldest);
+  return plan;
+}
+
 /** A joint that is drawn together: its gaps, how many bar clamps are owned, and what the edges do to each clamp. */
 export type CloseSum = {
   lengthMm: number;
@@ -254,19 +274,17 @@ export function closeOf(repair: Repair, shop: KnownShop): CloseSum {
   const lengthMm = of('close.length', starts.jointMm);
   const gapsMm = GAP_FIELDS.map((field, i) => of(`close.${field}`, starts.gapsMm[i] ?? 0));
   const thickMm = of('close.thick', starts.boardMm);
-  const plan = attempt(() =>
-    closePlan({
-      lengthMm,
-      boards: [
-        { widthMm: of('close.one', starts.boardsMm), thickMm },
-        { widthMm: of('close.other', starts.boardsMm), thickMm },
-      ],
-      gapsMm,
-      modulusMPa: woodStiffnessMPa(starts.species),
-      clampN: clampOf(CLOSING_CLAMP, shop).forceN.value,
-      clamps: owned > 0 ? owned : starts.clampsToGet,
-    }),
-  );
+  const plan = closing({
+    lengthMm,
+    boards: [
+      { widthMm: of('close.one', starts.boardsMm), thickMm },
+      { widthMm: of('close.other', starts.boardsMm), thickMm },
+    ],
+    gapsMm,
+    modulusMPa: woodStiffnessMPa(starts.species),
+    clampN: clampOf(CLOSING_CLAMP, shop).forceN.value,
+    clamps: owned > 0 ? owned : starts.clampsToGet,
+  });
   const joint = jointOf(repair);
   const across =
     joint && plan.ok

@@ -1,7 +1,8 @@
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { G } from 'react-native-svg';
 import { Canvas, Text } from '@/ui';
+import { useDraft } from '../shared/FaceBoard';
 import { useKeep } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 
@@ -46,7 +47,13 @@ export function DragDrawing({
 }) {
   const keep = useKeep();
   const { length } = useUnits();
-  const [draft, setDraft] = useState<{ key: string; mm: number }>();
+  const {
+    value: draft,
+    drag,
+    drop,
+  } = useDraft<{ key: string; mm: number } | undefined>(undefined, (pulled) => {
+    if (pulled) keep(pulled.key, pulled.mm);
+  });
   const shown = draft && sizes.find((s) => s.key === draft.key);
   return (
     <View style={{ gap: 4 }}>
@@ -66,14 +73,9 @@ export function DragDrawing({
         })}
         onMove={(id, at) => {
           const size = sizes.find((s) => s.key === id);
-          if (size) setDraft({ key: id, mm: held(size, at) });
+          if (size) drag({ key: id, mm: held(size, at) });
         }}
-        onMoveEnd={() =>
-          setDraft((now) => {
-            if (now) keep(now.key, now.mm);
-            return undefined;
-          })
-        }
+        onMoveEnd={drop}
       >
         {() => <G>{children}</G>}
       </Canvas>
