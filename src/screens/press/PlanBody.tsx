@@ -6,6 +6,7 @@ import { caulUnder, underCaul, SECTION, SPREAD_ANGLE_DEG } from '@/core/press';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
 import { Figure, Notice, Row, Section, Text } from '@/ui';
+import { Later } from '../shared/Page';
 import { useUnits } from '../shared/useUnits';
 import { FieldSection } from './FieldView';
 import { StackSection, type StackPart } from './StackSection';
@@ -86,22 +87,24 @@ export function PlanBody({
           source={describeSource(SPREAD_ANGLE_DEG.source)}
         />
       </View>
-      {children}
-      {caul ? (
-        <StackSection
-          label={`Section through the stack: bench, core, veneer, platen ${length(plan.platenMm)}, caul ${length(caul.heightMm)}, ${along.length} clamps`}
-          clampsMm={along}
-          caulMm={{ length: distance(caul.from, caul.to), height: caul.heightMm }}
-          platenAlongMm={underCaul(caul, layout.platen)}
-          platenMm={plan.platenMm}
-          veneerMm={veneerMm}
-          coreMm={boardMm}
-          padMm={clamp.padMm.value}
-          onMove={onStack}
-          onMoveEnd={onStackEnd}
-        />
-      ) : null}
-      {frame && field ? <FieldSection plan={plan} frame={frame} field={field} /> : null}
+      <Later>
+        {children}
+        {caul ? (
+          <StackSection
+            label={`Section through the stack: bench, core, veneer, platen ${length(plan.platenMm)}, caul ${length(caul.heightMm)}, ${along.length} clamps`}
+            clampsMm={along}
+            caulMm={{ length: distance(caul.from, caul.to), height: caul.heightMm }}
+            platenAlongMm={underCaul(caul, layout.platen)}
+            platenMm={plan.platenMm}
+            veneerMm={veneerMm}
+            coreMm={boardMm}
+            padMm={clamp.padMm.value}
+            onMove={onStack}
+            onMoveEnd={onStackEnd}
+          />
+        ) : null}
+        {frame && field ? <FieldSection plan={plan} frame={frame} field={field} /> : null}
+      </Later>
       {problem ? <Notice kind="stop">{problem}</Notice> : null}
       {short ? (
         <Notice kind="stop" title={`It takes ${count} clamps and you own ${plan.owned} of this kind.`}>
@@ -134,89 +137,91 @@ export function PlanBody({
           {`Laying takes about ${formatMinutes(plan.layingMin)}; the glue stays open for ${formatMinutes(times.value.openMin)}. Press in shorter sections.`}
         </Notice>
       ) : null}
-      <Section title={adhesive.label} help={plan.why}>
-        <View>
-          {plan.mixes?.map((m, i) => (
+      <Later>
+        <Section title={adhesive.label} help={plan.why}>
+          <View>
+            {plan.mixes?.map((m, i) => (
+              <Row
+                key={m.name}
+                title={`${i + 1}. ${m.name}`}
+                detail={
+                  m.waterMl > 0
+                    ? `${formatSmall(m.glueMl)} ml glue and ${formatSmall(m.waterMl)} ml water`
+                    : `${formatSmall(m.glueMl)} ml glue, no water`
+                }
+                value={`${formatSmall(m.glueMl + m.waterMl)} ml`}
+                source="Common practice: three mixes, 2:1, 1:1 and neat. The glue of the area is shared evenly over the three."
+              />
+            ))}
+            {dry && adhesive.waterPerDry ? (
+              <Row
+                title="From dry glue"
+                detail={`${formatSmall(dry.dryG)} g soaked in ${formatSmall(dry.waterMl)} ml of cold water, then warmed to about ${potText}`}
+                value={`${formatSmall(plan.grams)} g`}
+                source={`${describeSource(adhesive.waterPerDry.source)} ${describeSource(POT_C.source)}`}
+              />
+            ) : null}
             <Row
-              key={m.name}
-              title={`${i + 1}. ${m.name}`}
-              detail={
-                m.waterMl > 0
-                  ? `${formatSmall(m.glueMl)} ml glue and ${formatSmall(m.waterMl)} ml water`
-                  : `${formatSmall(m.glueMl)} ml glue, no water`
-              }
-              value={`${formatSmall(m.glueMl + m.waterMl)} ml`}
-              source="Common practice: three mixes, 2:1, 1:1 and neat. The glue of the area is shared evenly over the three."
+              title="Force on all clamps"
+              detail={`For ${plan.targetKPa} kPa on ${area(layout.pressedMm2)} of footprint`}
+              value={`${(layout.forceNeededN / 1000).toFixed(1)} kN`}
+              source="Worked out here: pressure × pressed area under the 45° spread."
             />
-          ))}
-          {dry && adhesive.waterPerDry ? (
             <Row
-              title="From dry glue"
-              detail={`${formatSmall(dry.dryG)} g soaked in ${formatSmall(dry.waterMl)} ml of cold water, then warmed to about ${potText}`}
-              value={`${formatSmall(plan.grams)} g`}
-              source={`${describeSource(adhesive.waterPerDry.source)} ${describeSource(POT_C.source)}`}
+              title="Each clamp must give"
+              detail={`This kind gives about ${(layout.clampGivesN / 1000).toFixed(1)} kN by hand`}
+              value={`${(layout.forcePerClampN / 1000).toFixed(1)} kN`}
+              source={describeSource(clamp.forceN.source)}
             />
-          ) : null}
-          <Row
-            title="Force on all clamps"
-            detail={`For ${plan.targetKPa} kPa on ${area(layout.pressedMm2)} of footprint`}
-            value={`${(layout.forceNeededN / 1000).toFixed(1)} kN`}
-            source="Worked out here: pressure × pressed area under the 45° spread."
-          />
-          <Row
-            title="Each clamp must give"
-            detail={`This kind gives about ${(layout.clampGivesN / 1000).toFixed(1)} kN by hand`}
-            value={`${(layout.forcePerClampN / 1000).toFixed(1)} kN`}
-            source={describeSource(clamp.forceN.source)}
-          />
-          <Row
-            title="Rule of three"
-            detail={`${SECTION.clamps.value} clamps per ${SECTION.lengthMm.value} mm would be ${layout.practiceClamps}`}
-            value={`${layout.practiceClamps}`}
-            source={describeSource(SECTION.clamps.source)}
-          />
-          <Row
-            title="From first glue to last clamp"
-            detail="Spreading and setting the clamps"
-            value={formatMinutes(plan.layingMin)}
-          />
-          {times.ok ? (
-            <>
-              <Row
-                title="Open time"
-                detail={`At ${temperatureText}`}
-                value={formatMinutes(times.value.openMin)}
-                source={describeSource(adhesive.openMin.source)}
-              />
-              <Row
-                title="Pressure on within"
-                detail="From the first glue that is spread"
-                value={formatMinutes(times.value.closedMin)}
-                source={describeSource(adhesive.closedMin.source)}
-              />
-              <Row
-                title="Clamps stay on"
-                detail={`At ${temperatureText}`}
-                value={formatMinutes(times.value.clampMin)}
-                source={`${describeSource(adhesive.clampMin.source)} ${describeSource(TEMPERATURE_RULE.source)}`}
-              />
-              <Row
-                title="Work on it after"
-                detail="Counted from the clamps going on"
-                value={formatMinutes(times.value.workableMin)}
-                source={describeSource(adhesive.workableMin.source)}
-              />
-              <Row
-                title="Full strength after"
-                detail="No load on it before"
-                value={formatMinutes(60 * times.value.fullCureH)}
-                source={describeSource(adhesive.fullCureH.source)}
-                last
-              />
-            </>
-          ) : null}
-        </View>
-      </Section>
+            <Row
+              title="Rule of three"
+              detail={`${SECTION.clamps.value} clamps per ${SECTION.lengthMm.value} mm would be ${layout.practiceClamps}`}
+              value={`${layout.practiceClamps}`}
+              source={describeSource(SECTION.clamps.source)}
+            />
+            <Row
+              title="From first glue to last clamp"
+              detail="Spreading and setting the clamps"
+              value={formatMinutes(plan.layingMin)}
+            />
+            {times.ok ? (
+              <>
+                <Row
+                  title="Open time"
+                  detail={`At ${temperatureText}`}
+                  value={formatMinutes(times.value.openMin)}
+                  source={describeSource(adhesive.openMin.source)}
+                />
+                <Row
+                  title="Pressure on within"
+                  detail="From the first glue that is spread"
+                  value={formatMinutes(times.value.closedMin)}
+                  source={describeSource(adhesive.closedMin.source)}
+                />
+                <Row
+                  title="Clamps stay on"
+                  detail={`At ${temperatureText}`}
+                  value={formatMinutes(times.value.clampMin)}
+                  source={`${describeSource(adhesive.clampMin.source)} ${describeSource(TEMPERATURE_RULE.source)}`}
+                />
+                <Row
+                  title="Work on it after"
+                  detail="Counted from the clamps going on"
+                  value={formatMinutes(times.value.workableMin)}
+                  source={describeSource(adhesive.workableMin.source)}
+                />
+                <Row
+                  title="Full strength after"
+                  detail="No load on it before"
+                  value={formatMinutes(60 * times.value.fullCureH)}
+                  source={describeSource(adhesive.fullCureH.source)}
+                  last
+                />
+              </>
+            ) : null}
+          </View>
+        </Section>
+      </Later>
       <Text kind="quiet">
         On the plan: dark discs are clamps, brown bars cauls, the pale sheet the platen, dashed lines what the
         45° rule takes as pressed, and colours the pressure that arrives.

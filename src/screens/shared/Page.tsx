@@ -11,10 +11,21 @@ const reachable = (label: string) => ({ role: 'region', tabIndex: 0, 'aria-label
 /** So many parts stand in a page's first picture; more than that lies below a phone's edge. */
 const FIRST_PARTS = 3;
 
+/** False while a page is drawn for the first time, and true as soon as that can be seen. */
+function useDrawn(): boolean {
+  const [drawn, setDrawn] = useState(false);
+  useEffect(() => startTransition(() => setDrawn(true)), []);
+  return drawn;
+}
+
+/** What is long and lies below what is read first: it follows when that stands. */
+export function Later({ children }: { children: ReactNode }) {
+  return useDrawn() ? children : null;
+}
+
 /** The parts of a page: the first at once, the rest as soon as they can be seen. */
 function Parts({ children }: { children: ReactNode }) {
-  const [whole, setWhole] = useState(false);
-  useEffect(() => startTransition(() => setWhole(true)), []);
+  const whole = useDrawn();
   const parts = Children.toArray(children);
   return <View style={styles.body}>{whole ? parts : parts.slice(0, FIRST_PARTS)}</View>;
 }
