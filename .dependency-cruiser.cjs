@@ -70,10 +70,18 @@ module.exports = {
     },
     {
       name: 'public-face-only',
-      comment: 'other rooms of core are entered by their index',
+      comment: 'other rooms of core are entered by their index; but for the PDF, below',
       severity: 'error',
-      from: { path: '^src/core/([^/]+)/' },
+      from: { path: '^src/core/(?!pdf/)([^/]+)/' },
       to: { path: '^src/core/[^/]+/', pathNot: ['^src/core/$1/', '^src/core/[^/]+/index\\.ts$'] },
+    },
+    {
+      name: 'pdf-is-loaded-apart',
+      comment:
+        'what a part of its own shares with the rest is loaded with the first page: the PDF takes only what it needs, file by file',
+      severity: 'error',
+      from: { path: '^src/core/pdf/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/core/', pathNot: '^src/core/(pdf/|check/range|print/(drawing|letters)|sources/)' },
     },
     {
       name: 'core-from-outside-by-index',

@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { gzipSync } from 'node:zlib';
 import { bringDemo, changeStored, expect, storedTexts, test } from './fixtures';
 
 test('a record that cannot be read is told on the page of its piece, and everything else stays', async ({
@@ -80,4 +82,11 @@ test('a photo that only reminds is made smaller, and still stands where it stood
   await expect(page.getByText(/were gained\. Nothing is measured on these photos/)).toBeVisible();
   await page.goto('/piece/lectern/about');
   await expect(page.getByRole('img').first()).toBeVisible();
+});
+
+test('the first page asks for no more than 400 kB of script, packed', () => {
+  const sources = [...readFileSync('dist/index.html', 'utf8').matchAll(/<script src="([^"]+)"/g)];
+  const packed = sources.map(([, src = '']) => gzipSync(readFileSync(`dist${src}`)).length);
+  expect(packed.length).toBeGreaterThan(1);
+  expect(packed.reduce((sum, bytes) => sum + bytes, 0)).toBeLessThan(400_000);
 });

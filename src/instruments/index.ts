@@ -1,5 +1,6 @@
 export { useClimate } from './useClimate';
 export { readCaliper, readMoistureMeter } from './readings';
 export { openMicrophone, simulatedMicrophone, type Microphone } from './microphone';
-export { download, downloadBlob, downloadPdf, fileName, printHtml } from './paper';
+export { download, downloadBlob } from './file';
+export { downloadPdf, fileName, printHtml } from './paper';
 export { signal, useLitScreen } from './signals';

@@ -2,6 +2,7 @@ import { Asset } from 'expo-asset';
 import regularFont from '../../assets/fonts/Text.ttf';
 import boldFont from '../../assets/fonts/TextBold.ttf';
 import type { Page } from '@/core/print';
+import { download } from './file';
 
 async function font(module: number): Promise<Uint8Array> {
   const asset = Asset.fromModule(module);
@@ -9,21 +10,6 @@ async function font(module: number): Promise<Uint8Array> {
   if (!response.ok)
     throw new Error('The fonts for printing could not be loaded. Reload the page and try again.');
   return new Uint8Array(await response.arrayBuffer());
-}
-
-/** Hands a file to the browser's own download. */
-export const download = (bytes: Uint8Array | string, name: string, type: string): void =>
-  downloadBlob(new Blob([typeof bytes === 'string' ? bytes : new Uint8Array(bytes)], { type }), name);
-
-/** As `download`, of a file that may be larger than memory. */
-export function downloadBlob(blob: Blob, name: string): void {
-  const url = URL.createObjectURL(blob);
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
-  // The download has its own hold on the data after a moment.
-  setTimeout(() => URL.revokeObjectURL(url), 60_000);
 }
 
 /** Pages as a PDF. The library is loaded only now. @returns letters that the printed face has not */

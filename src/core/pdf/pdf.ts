@@ -9,8 +9,9 @@ import {
   type PDFImage,
   type PDFPage,
 } from 'pdf-lib';
-import { assertRange } from '../check';
-import { inLettersOf, isJpeg, printable, unprintedPicture, type Mark, type Page } from '../print';
+import { assertRange } from '../check/range';
+import { isJpeg, unprintedPicture, type Mark, type Page } from '../print/drawing';
+import { inLettersOf, printable } from '../print/letters';
 
 const PT_PER_MM = 72 / 25.4;
 

@@ -1,5 +1,6 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
+import { download } from '@/instruments/file';
 import { Button, Notice, Text } from '@/ui';
 import { Page } from './Page';
 
@@ -12,10 +13,9 @@ const report = (error: unknown): string =>
     error instanceof Error ? (error.stack ?? error.message) : String(error),
   ].join('\n\n');
 
-async function saveReport(error: unknown): Promise<void> {
-  const { download } = await import('@/instruments');
+// From its own file: the rest of the instruments is not loaded with the first page.
+const saveReport = (error: unknown): void =>
   download(report(error), 'rustic-lantern-report.txt', 'text/plain');
-}
 
 /** Stands in for a page that stopped: what happened, what is safe, and the ways on. */
 export function Broken({ error, resetErrorBoundary }: { error: unknown; resetErrorBoundary: () => void }) {
@@ -34,7 +34,7 @@ export function Broken({ error, resetErrorBoundary }: { error: unknown; resetErr
             resetErrorBoundary();
           }}
         />
-        <Button label="Save a report to a file" kind="quiet" onPress={() => void saveReport(error)} />
+        <Button label="Save a report to a file" kind="quiet" onPress={() => saveReport(error)} />
       </View>
     </Page>
   );
