@@ -251,6 +251,16 @@ describe('the planner over stored records', () => {
     ]);
   });
 
+  test('a piece that cannot be read is counted on the first page, the second time too', async () => {
+    const storage = memoryStorage();
+    const store = createStore(storage, { now: () => AT });
+    await store.putAll(of('piece'));
+    storage.data.set('piece/torn', '{"kind":"piece"');
+    const planner = createPlanner(store);
+    for (const time of ['first', 'second']) expect([time, (await planner.front(undefined)).unreadable]).toEqual([time, 1]); // prettier-ignore
+    expect(storage.data.has('aside/piece/torn')).toBe(true);
+  });
+
   test('what was known of a piece is not worked out again, unless its records or the sums are others', async () => {
     const store = memory();
     const known = await createPlanner(store, undefined, 'build 1').front(undefined);

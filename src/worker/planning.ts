@@ -49,13 +49,18 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
   const tonesFor = tonesReader(photos);
 
   async function read(): Promise<Shelf> {
-    const { records, unreadable } = await store.listAll(['piece', 'face', 'damage', 'veneer', 'log', 'shop']);
+    const { records } = await store.listAll(['piece', 'face', 'damage', 'veneer', 'log', 'shop']);
     const [shopRecord] = records.filter((r) => isOf(r, 'shop'));
     const log = records.filter((r) => isOf(r, 'log'));
     const learned = learnedFrom(log.map((l) => l.body));
+    const pieces = records.filter((r) => isOf(r, 'piece'));
+    // What was set aside, at whatever time, and what had to stay where it lay.
+    const names = await store.keys();
+    const aside = names.aside.filter((key) => key.startsWith('aside/piece/')).length;
+    const lying = names.records.filter((key) => key.startsWith('piece/')).length - pieces.length;
     return {
-      pieces: records.filter((r) => isOf(r, 'piece')),
-      unreadable: unreadable.piece ?? 0,
+      pieces,
+      unreadable: aside + Math.max(0, lying),
       faces: records.filter((r) => isOf(r, 'face')),
       damages: records.filter((r) => isOf(r, 'damage')),
       veneers: records.filter((r) => isOf(r, 'veneer')),
