@@ -9,7 +9,7 @@ test('a record that cannot be read is told on the page of its piece, and everyth
   await changeStored(page, 'damage/lectern-2', { number: 'two' });
   await page.goto('/piece/lectern');
   await expect(page.getByText('Not shown here, because it could not be read: 1 damage')).toBeVisible();
-  await expect(page.getByRole('link', { name: /^Lifted edge, no. 1/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Lifted edge, no. 1/ }).first()).toBeVisible();
   await page.getByRole('link', { name: 'See what was set aside' }).click();
   await expect(page.getByText('1 record could not be read')).toBeVisible();
   expect(await storedTexts(page, 'aside/damage/lectern-2')).toHaveLength(1);
@@ -52,7 +52,7 @@ test('a worker that the browser took away is started again, and the answer comes
   if (!worker) throw new Error('there is no worker');
   await worker.evaluate(() => self.close());
   // The page asks for another plan, and the old worker will never answer.
-  await page.getByRole('link', { name: 'Back to Pieces' }).click();
+  await page.getByRole('navigation').getByRole('link', { name: 'Pieces' }).click();
   await page.getByRole('link', { name: /^Reading table/ }).click();
   await expect(page.getByText('Now', { exact: true }).first()).toBeVisible({ timeout: 30_000 });
 });
