@@ -105,7 +105,7 @@ function layered(step: Step, layers: NonNullable<LinkWork['layers']>, learns: st
     ...plain(step, learns),
     key: i === 0 ? step.key : `layer${i + 1}`,
     title: own.length === 1 ? step.title : `${step.title}, layer ${i + 1}`,
-    detail: `${step.detail} Layer ${i + 1} of ${layers.length}, to ${underMm.toFixed(1)} mm under the surface.`,
+    detail: `${step.detail} Layer ${i + 1} of ${layers.length}, to ${Math.abs(underMm).toFixed(1)} mm ${underMm < 0 ? 'over' : 'under'} the surface.`,
     wait: sourced(waitMin, LAYER_SOURCE),
   }));
 }

@@ -36,11 +36,12 @@ export type LinkPlan = LinkWork & {
 function acrossClamps(survey: Surveyed | undefined, shop: KnownShop): Record<string, number> | undefined {
   const [most] = ownedClamps(shop).sort((a, b) => b.count - a.count);
   if (!most) return undefined;
-  const wanted = Math.ceil((survey?.lengthMm ?? CLAMP_SPACING_MM) / CLAMP_SPACING_MM);
+  // 300 mm that were measured as a hair more are three, not four.
+  const wanted = Math.ceil((survey?.lengthMm ?? CLAMP_SPACING_MM) / CLAMP_SPACING_MM - 1e-9);
   return { [most.kind.id]: Math.min(most.count, Math.max(1, wanted)) };
 }
 
-/** Bar clamps that draw a gaping joint together, as its sum has worked them out; nothing where it does none, or none is owned. */
+/** Bar clamps that draw a gaping joint together, as its sum has worked them out; nothing where hands draw it together, it stays open, or none is owned. */
 function closingClamps(
   repair: Repair,
   method: MethodId,
@@ -48,7 +49,9 @@ function closingClamps(
 ): Record<string, number> | undefined {
   if (!sumsOf(method).includes('close')) return undefined;
   const { owned, plan } = closeOf(repair, shop);
-  return owned > 0 && plan.ok && plan.value.closes ? { [CLOSING_CLAMP]: plan.value.clamps } : undefined;
+  return owned > 0 && plan.ok && plan.value.closes && !plan.value.byHand
+    ? { [CLOSING_CLAMP]: plan.value.clamps }
+    : undefined;
 }
 
 /** The layers of a fill as its sum has worked them out. */

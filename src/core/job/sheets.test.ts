@@ -117,6 +117,10 @@ describe('what a sum works out reaches the bench', () => {
     expect(layers[1]?.detail).toContain('Layer 2 of 4');
     expect(layers.every((t) => t.unattendedMin === 150)).toBe(true);
     expect(deep.filter((t) => t.title.startsWith('Second fill'))).toHaveLength(1);
+    const putty = stepsOf('epoxyPutty', { answers: { depthMm: 15 } }).filter((t) =>
+      t.title.startsWith('Knead'),
+    );
+    expect(putty.at(-1)?.detail).toMatch(/Layer 2 of 2, to \d+\.\d mm over the surface/);
     const shallow = stepsOf('bareFiller', { answers: { depthMm: 1 } });
     expect(shallow.map((t) => t.title.split(':')[0])).toEqual([
       'First fill',
@@ -132,6 +136,9 @@ describe('what a sum works out reaches the bench', () => {
     const { plan } = closeOf(repairFor(damaged('glueSplit', { ...split, figures: gaps }), bars), bars);
     expect(plan.ok && plan.value.closes).toBe(true);
     expect(link?.clamps).toEqual({ pipe: plan.ok ? plan.value.clamps : 0 });
+    // What hands draw together is still clamped every hand's breadth: three on 300 mm.
+    const met = { 'close.quarter': 0, 'close.middle': 0, 'close.far': 0 };
+    expect(linkFor('glueSplit', { ...split, figures: met }, bars)?.clamps).toEqual({ fStyle: 3 });
     // Without bars the clamps across are those that the shop has most of.
     expect(Object.keys(linkFor('glueSplit', { ...split, figures: gaps })?.clamps ?? {})).toEqual(['fStyle']);
   });

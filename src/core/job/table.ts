@@ -124,8 +124,9 @@ export function needsOf(
     if (amount.of === 'weight') row.grams = (row.grams ?? 0) + amount.grams;
     if (amount.of === 'volume') row.ml = (row.ml ?? 0) + amount.ml;
     if (amount.of === 'wood') {
-      const { alongMm, acrossMm, thickMm } = amount;
-      row.wood.push({ alongMm, acrossMm, ...(thickMm === undefined ? {} : { thickMm }) });
+      const { alongMm, acrossMm, thickMm, count = 1 } = amount;
+      for (let n = 0; n < count; n++)
+        row.wood.push({ alongMm, acrossMm, ...(thickMm === undefined ? {} : { thickMm }) });
     }
   }
   for (const spent of plan.tasks.flatMap((t) => t.spends ?? [])) {
