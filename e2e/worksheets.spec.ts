@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { bringDemo, changeStored, expect, test } from './fixtures';
 
 test('what is let in, filled, closed and levelled has its sums on its worksheet, kept with the damage', async ({
@@ -69,6 +70,36 @@ test('the best spot on a sheet is found, seen on the face before it is cut, take
   await expect(page.getByText(/^Taken: Its middle \d+ mm from the left/)).toBeVisible();
 });
 
+/** Drags the ring of a size by so many page pixels. */
+async function pullRing(page: Page, size: string, dx: number, dy: number): Promise<void> {
+  const ring = page.getByRole('button', { name: `${size}. Drag it` }).first();
+  await ring.scrollIntoViewIfNeeded();
+  const box = await ring.boundingBox();
+  if (!box) throw new Error(`there is no ring for ${size}`);
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + dx, y + dy, { steps: 5 });
+  await page.mouse.up();
+}
+
+test('every drawing of a worksheet has rings: strips, part, banding, drawer, screw', async ({ page }) => {
+  await bringDemo(page);
+  const pulled = async (route: string, size: string, dx: number, dy: number, ready = size): Promise<void> => {
+    if (!page.url().endsWith(route)) await page.goto(route);
+    const field = page.getByRole('textbox', { name: ready }).first();
+    const before = await field.inputValue();
+    await pullRing(page, size, dx, dy);
+    await expect(field).not.toHaveValue(before);
+  };
+  await pulled('/damage/bookcase-10/sheet', 'Width of the block', 30, 0);
+  await page.getByRole('button', { name: 'A banding or stringing round corners' }).click();
+  await pulled('/damage/bookcase-10/sheet', 'Side 1', -30, 0, 'Runs from corner to corner');
+  await pulled('/damage/bookcase-8/sheet', 'Its grain is turned by', 0, 30);
+  await pulled('/damage/bookcase-13/sheet', 'Drawer, wide at the front', -20, 0);
+  await pulled('/damage/bookcase-4/sheet', 'Length of the screw', 0, -12);
+});
+
 test('a size is pulled at its ring, a block is sawn off a board of the rack, and gaps are read from the photo', async ({
   page,
 }) => {
@@ -77,14 +108,7 @@ test('a size is pulled at its ring, a block is sawn off a board of the rack, and
   await page.goto('/damage/settle-1/joint');
   const margin = page.getByRole('textbox', { name: 'Into sound wood' });
   await expect(margin).toHaveValue('2.5 mm');
-  const ring = page.getByRole('button', { name: /^Into sound wood\. Drag it/ });
-  await ring.scrollIntoViewIfNeeded();
-  const box = await ring.boundingBox();
-  if (!box) throw new Error('there is no ring');
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2, { steps: 5 });
-  await page.mouse.up();
+  await pullRing(page, 'Into sound wood', 40, 0);
   await expect(margin).not.toHaveValue('2.5 mm');
   await page
     .getByRole('button', { name: /^Saw it off/ })

@@ -5,7 +5,8 @@ import { memory, sourced, type Sourced } from '../sources';
 import type { PressPlan } from './press';
 import { gluedAreaMm2, hollowDepthMm } from './glued';
 import type { Repair } from './repairs';
-import { dutchmanOf, fillOf, FILLERS_SOURCE, partOf, partsWanted, sliverOf, stripsOf } from './sums';
+import { feetOf, jointGlueOf } from './fitSums';
+import { dutchmanOf, fillOf, FILLERS_SOURCE, partOf, partsWanted, sliverOf, stripsOf, sumsOf } from './sums';
 
 /** How much of one material a repair takes. Sizes of wood are along and across the grain. */
 export type Amount = { material: MaterialId } & (
@@ -35,6 +36,8 @@ export function amountsOf(
 ): Amount[] {
   const { survey, damage, face } = repair;
   const { needs } = methodById(method);
+  const fitted = fittedOf(repair, method);
+  if (fitted) return needs.map((material) => fittedAmount(material, fitted, adhesive));
   if (!survey.ok) return needs.map((material): Amount => ({ material, of: 'tool' }));
   const { measures, outline, grainDeg } = survey.value;
   const { alongMm, acrossMm, areaMm2 } = measures;
@@ -95,6 +98,44 @@ export function amountsOf(
         return { material, of: 'tool' };
     }
   });
+}
+
+/** Glued surface, one side, and blocks of what is fitted without a face: under a foot, in a joint. */
+type Fitted = {
+  gluedMm2: number;
+  block?: { alongMm: number; acrossMm: number; thickMm: number; count: number };
+};
+
+/** What a method glues that has no face of its own; nothing for another, or where nothing is glued. */
+export function fittedOf(repair: Repair, method: MethodId): Fitted | undefined {
+  if (sumsOf(method).includes('feet')) {
+    const { blocks, footWideMm, footDeepMm } = feetOf(repair, method);
+    if (!blocks) return undefined;
+    const { gluedMm2, count, thickMm } = blocks;
+    return {
+      gluedMm2,
+      block: {
+        alongMm: footWideMm + BLOCK_ALLOWANCE_MM.value,
+        acrossMm: footDeepMm + BLOCK_ALLOWANCE_MM.value,
+        thickMm,
+        count,
+      },
+    };
+  }
+  return sumsOf(method).includes('apart') && !repair.survey.ok
+    ? { gluedMm2: jointGlueOf(repair).gluedMm2 }
+    : undefined;
+}
+
+function fittedAmount(
+  material: MaterialId,
+  { gluedMm2, block }: Fitted,
+  adhesive: Adhesive | undefined,
+): Amount {
+  const { by } = USES[material];
+  if (by === 'glue' && adhesive)
+    return { material, of: 'weight', grams: glueQuantity(adhesive, 2 * gluedMm2).grams, source: adhesive.spreadGPerM2.source }; // prettier-ignore
+  return by === 'block' && block ? { material, of: 'wood', ...block } : { material, of: 'tool' };
 }
 
 /** Made from a traced outline. */

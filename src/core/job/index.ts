@@ -57,6 +57,7 @@ export {
 } from './press';
 export { surfaceRisk } from './risk';
 export { resourcesOf } from './work';
+export { FEET, feetOf, jointGlueOf, type FeetSum, type JointSum } from './fitSums';
 export { amountsOf, type Amount } from './amounts';
 export { boardThickMm, gluedAreaMm2, hollowDepthMm } from './glued';
 export { linkPlansOf, type LinkPlan } from './links';

@@ -2,7 +2,7 @@ import { glueTimes, heldTimes, TIMES_AT_C } from '../adhesive';
 import type { GlueWork, LinkWork } from '../bench';
 import { methodById, PRESSED_FAMILIES, type MethodId } from '../catalogue';
 import { cautionsOf, type CautionId } from '../safety';
-import { amountsOf, type Amount } from './amounts';
+import { amountsOf, fittedOf, type Amount } from './amounts';
 import { linksOfChain, waysOf } from './decide';
 import { gluedAreaMm2 } from './glued';
 import { heldWith, heldWords, type Held } from './held';
@@ -126,6 +126,7 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
   const areaMm2 =
     press?.areaMm2 ??
     (sized && glued && !pressed ? gluedAreaMm2(sized, damage.body, face?.body) / 2 : undefined) ??
+    fittedOf(repair, method)?.gluedMm2 ??
     sized?.measures.areaMm2 ??
     damage.body.roughAreaMm2 ??
     UNKNOWN_AREA_MM2;

@@ -277,3 +277,30 @@ describe('the glue-up clock', () => {
     expect(clock.ok ? '' : clock.problem).toContain(words);
   });
 });
+
+describe('what is glued without a face has its amounts all the same', () => {
+  const unfaced = (method: MethodId, figures: Damage['figures']) => {
+    const [kind] = METHODS.find((m) => m.id === method)?.kinds ?? [];
+    const damage = named<Damage>('d', { ...newDamage('p', undefined, 1, kind ?? 'rocks'), method, ...(figures ? { figures } : {}) }); // prettier-ignore
+    const repair = repairOf(piece, [], [damage], damage, DEFAULT_SHOP);
+    return linkPlansOf(repair, DEFAULT_SHOP)[0];
+  };
+
+  test('pieces under feet: as many as feet hang, as thick as the worst gap, glued over the foot', () => {
+    const link = unfaced('shimFoot', { 'feet.frontleft': 4, 'feet.footwide': 50, 'feet.footdeep': 30 });
+    expect(link?.amounts.find((a) => a.of === 'wood')).toMatchObject({ thickMm: 4, count: 1, alongMm: 56, acrossMm: 36 }); // prettier-ignore
+    expect(link?.areaMm2).toBe(50 * 30);
+    expect(link?.amounts.some((a) => a.of === 'weight' && a.grams > 0)).toBe(true);
+    const level = unfaced('shimFoot', { 'feet.frontleft': 0 });
+    expect(level?.amounts.map((a) => a.of)).toEqual(['tool', 'tool']);
+  });
+
+  test('a dowel is glued all round, a tenon on its two cheeks', () => {
+    const dowels = unfaced('reglueJoint', { 'apart.wide': 8, 'apart.deep': 25, 'apart.count': 2 });
+    expect(dowels?.areaMm2).toBeCloseTo(2 * Math.PI * 8 * 25, 6);
+    const tenon = unfaced('reglueJoint', { 'apart.joint': 'mortise', 'apart.wide': 40, 'apart.deep': 30, 'apart.count': 1 }); // prettier-ignore
+    expect(tenon?.areaMm2).toBe(2 * 40 * 30);
+    const grams = (link: typeof tenon) => link?.amounts.flatMap((a) => (a.of === 'weight' ? [a.grams] : []))[0] ?? 0; // prettier-ignore
+    expect(grams(dowels) / grams(tenon)).toBeCloseTo((2 * Math.PI * 8 * 25) / (2 * 40 * 30), 6);
+  });
+});

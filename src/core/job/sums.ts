@@ -92,7 +92,7 @@ const FILLERS: Partial<Record<MethodId, Filler>> = {
 const STICK_MM: Partial<Record<MethodId, number>> = { burnIn: 12, hardWax: 10, softWax: 10 };
 
 /** What was entered on a sum, or where its field begins. */
-function entered({ damage }: Repair) {
+export function entered({ damage }: Repair) {
   const figures = damage.body.figures ?? {};
   return (key: string, start: number): number => {
     const value = figures[key];

@@ -1,8 +1,9 @@
 import { JOINTS, OLD_GLUES, reopen, type JointId, type OldGlue } from '@/core/apart';
-import type { SumStarts } from '@/core/job';
+import type { JointSum, SumStarts } from '@/core/job';
 import { formatMinutes } from '@/core/units';
-import { Chips, Notice, Section, Text } from '@/ui';
-import { useKeptChoice } from '../shared/kept';
+import { Beside, Chips, Notice, Section, Stepper, Text } from '@/ui';
+import { useKeptChoice, useKeptLength, useKeptNumber } from '../shared/kept';
+import { useUnits } from '../shared/useUnits';
 
 const isJoint = (id: string): id is JointId => id in JOINTS;
 const JOINT_IDS = Object.keys(JOINTS).filter(isJoint);
@@ -10,9 +11,13 @@ const isGlue = (id: string): id is OldGlue => id in OLD_GLUES;
 const GLUE_IDS = Object.keys(OLD_GLUES).filter(isGlue);
 
 /** How a joint is opened, cleaned and dried before it is glued again, and where to stop. */
-export function ApartJointSection({ starts }: { starts: SumStarts }) {
+export function ApartJointSection({ starts, glued }: { starts: SumStarts; glued: JointSum }) {
+  const { area } = useUnits();
   const [joint, setJoint] = useKeptChoice('apart.joint', 'dowels', JOINT_IDS);
   const [glue, setGlue] = useKeptChoice<OldGlue>('apart.glue', starts.oldGlue, GLUE_IDS);
+  const [, wideField] = useKeptLength('apart.wide', glued.wideMm);
+  const [, deepField] = useKeptLength('apart.deep', glued.deepMm);
+  const [, setCount] = useKeptNumber('apart.count', glued.count);
   const { steps, minutes, stop } = reopen(joint, glue);
   return (
     <Section title="Open it, clean it, let it dry">
@@ -38,6 +43,12 @@ export function ApartJointSection({ starts }: { starts: SumStarts }) {
             <Text key={words}>{`${i + 1}. ${words}`}</Text>
           ))}
           <Text kind="quiet">{`About ${formatMinutes(minutes)} to open one.`}</Text>
+          <Beside>
+            {wideField(glued.dowels ? 'Thickness of a dowel' : 'Width of a tenon, tail or edge', 1, 1000)}
+            {deepField('How far it goes in', 1, 1000)}
+          </Beside>
+          <Stepper label="How many are glued" value={glued.count} least={1} most={40} onChange={setCount} />
+          <Text>{`Glued: ${area(glued.gluedMm2)} on each side.`}</Text>
         </>
       )}
     </Section>

@@ -77,7 +77,17 @@ export function BandingSection({ starts }: { starts: SumStarts }) {
             />
             <Figure label="Lengths to get" value={String(result.value.stocks)} />
           </Figures>
-          <BandingDrawing plan={result.value} repeatMm={repeat} />
+          <BandingDrawing
+            plan={result.value}
+            repeatMm={repeat}
+            onRun={(side, mm) =>
+              setRuns(
+                lengthsIn(runs, unit)
+                  .map((run, i) => length(i === side ? mm : run))
+                  .join(', '),
+              )
+            }
+          />
           <View>
             {result.value.pieces.map((p, i) => (
               <Row

@@ -148,9 +148,9 @@ function JointDrawing({
         label: `Gap ${PLACES[i] ?? ''}`,
         x: x(i),
         y: edge - (gapsMm[i] ?? 0) * k,
-        mm: gapsMm[i] ?? 0,
+        value: gapsMm[i] ?? 0,
         along: 'y',
-        mmPerUnit: -1 / k,
+        perUnit: -1 / k,
         least: 0,
         most: 50,
       }))}

@@ -6,28 +6,37 @@ import { useDraft } from '../shared/FaceBoard';
 import { useKeep } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 
-/** A size that is pulled at a ring. Its place is that of its present value; down or to the right it grows by so much a unit of the drawing. */
+/** A size, or an angle, that is pulled at a ring. Its place is that of its present value; down or to the right it grows by so much a unit of the drawing. */
 export type Pulled = {
   /** The name it is kept under. */
   key: string;
   label: string;
   x: number;
   y: number;
-  mm: number;
+  /** mm, or degrees of an angle. */
+  value: number;
+  angle?: boolean;
   along: 'x' | 'y';
-  mmPerUnit: number;
+  perUnit: number;
   least: number;
   most: number;
+  /** Where its value is not kept by itself under its key. */
+  keep?: (value: number) => void;
 };
 
 const WIDE = 320;
 /** Room that the drawing leaves round itself for the rings. */
 const ROOM_PX = 48;
 const STEP_MM = 0.1;
+const STEP_DEG = 1;
 
-const held = ({ mm, x, y, along, mmPerUnit, least, most }: Pulled, at: readonly [number, number]): number => {
+const held = (
+  { value, angle, x, y, along, perUnit, least, most }: Pulled,
+  at: readonly [number, number],
+): number => {
+  const step = angle ? STEP_DEG : STEP_MM;
   const moved = along === 'x' ? at[0] - x : at[1] - y;
-  const to = Math.round((mm + moved * mmPerUnit) / STEP_MM) * STEP_MM;
+  const to = Math.round((value + moved * perUnit) / step) * step;
   return Number(Math.min(most, Math.max(least, to)).toFixed(2));
 };
 
@@ -51,8 +60,11 @@ export function DragDrawing({
     value: draft,
     drag,
     drop,
-  } = useDraft<{ key: string; mm: number } | undefined>(undefined, (pulled) => {
-    if (pulled) keep(pulled.key, pulled.mm);
+  } = useDraft<{ key: string; value: number } | undefined>(undefined, (pulled) => {
+    if (!pulled) return;
+    const own = sizes.find((s) => s.key === pulled.key)?.keep;
+    if (own) own(pulled.value);
+    else keep(pulled.key, pulled.value);
   });
   const shown = draft && sizes.find((s) => s.key === draft.key);
   return (
@@ -63,7 +75,7 @@ export function DragDrawing({
         content={{ width: WIDE, height: tall }}
         heightPx={tall + ROOM_PX}
         handles={sizes.map((s) => {
-          const off = draft?.key === s.key ? (draft.mm - s.mm) / s.mmPerUnit : 0;
+          const off = draft?.key === s.key ? (draft.value - s.value) / s.perUnit : 0;
           return {
             id: s.key,
             label: s.label,
@@ -73,14 +85,16 @@ export function DragDrawing({
         })}
         onMove={(id, at) => {
           const size = sizes.find((s) => s.key === id);
-          if (size) drag({ key: id, mm: held(size, at) });
+          if (size) drag({ key: id, value: held(size, at) });
         }}
         onMoveEnd={drop}
       >
         {() => <G>{children}</G>}
       </Canvas>
       <Text kind="quiet">
-        {draft && shown ? `${shown.label}: ${length(draft.mm)}` : `${note} Pull a ring to change its size.`}
+        {draft && shown
+          ? `${shown.label}: ${shown.angle ? `${draft.value}°` : length(draft.value)}`
+          : `${note} Pull a ring to ${sizes.every((s) => s.angle) ? 'turn it' : 'change its size'}.`}
       </Text>
     </View>
   );

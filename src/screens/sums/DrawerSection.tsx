@@ -6,7 +6,7 @@ import { describeSource } from '@/core/sources';
 import { upperFirst } from '@/core/terms';
 import { Beside, Notice, Row, Section, Text } from '@/ui';
 import { useKeptLength } from '../shared/kept';
-import { DrawerDrawing } from './drawings';
+import { DrawerDrawing } from './fitDrawings';
 import { useUnits } from '../shared/useUnits';
 
 /** Where a drawer binds, what is planed off there, and the strips that make good its wear. */
@@ -55,7 +55,7 @@ export function DrawerSection({ starts }: { starts: SumStarts }) {
       {result.ok ? (
         <>
           <Text kind="strong">{result.value.words}</Text>
-          <DrawerDrawing plan={result.value} />
+          <DrawerDrawing plan={result.value} wideMm={[dw0, dw1]} />
           <View>
             {Object.entries(result.value.playMm).map(([place, mm], i) => {
               const off = Object.entries(result.value.planeMm).find(([p]) => p === place)?.[1];

@@ -1,28 +1,27 @@
 import { View } from 'react-native';
-import { attempt } from '@/core/check';
-import type { SumStarts } from '@/core/job';
-import { feetPlan, type Foot } from '@/core/letin';
+import { FEET, type FeetSum, type SumStarts } from '@/core/job';
 import { Beside, Notice, Row, Section, Text } from '@/ui';
 import { useKeptLength } from '../shared/kept';
-import { FeetDrawing } from './drawings';
+import { FeetDrawing } from './fitDrawings';
 import { useUnits } from '../shared/useUnits';
 
 /** What is built up under which foot, or taken off it, so that it stands on all four with the least wood. */
-export function FeetSection({ starts, way }: { starts: SumStarts; way: 'add' | 'take' }) {
+export function FeetSection({
+  starts,
+  sum: { way, feet, plan, blocks },
+}: {
+  starts: SumStarts;
+  sum: FeetSum;
+}) {
   const { length } = useUnits();
-  const [wide, wideField] = useKeptLength('feet.wide', starts.stand.wideMm);
-  const [deep, deepField] = useKeptLength('feet.deep', starts.stand.deepMm);
-  const [fl, flField] = useKeptLength('feet.frontleft', starts.stand.gapMm);
-  const [fr, frField] = useKeptLength('feet.frontright', 0);
-  const [bl, blField] = useKeptLength('feet.backleft', 0);
-  const [br, brField] = useKeptLength('feet.backright', 0);
-  const feet: Foot[] = [
-    { name: 'front left', xMm: 0, yMm: 0, gapMm: fl },
-    { name: 'front right', xMm: wide, yMm: 0, gapMm: fr },
-    { name: 'back left', xMm: 0, yMm: deep, gapMm: bl },
-    { name: 'back right', xMm: wide, yMm: deep, gapMm: br },
-  ];
-  const result = attempt(() => feetPlan({ feet, way }));
+  const [, wideField] = useKeptLength('feet.wide', starts.stand.wideMm);
+  const [, deepField] = useKeptLength('feet.deep', starts.stand.deepMm);
+  const [, footWideField] = useKeptLength('feet.footwide', starts.stand.footMm);
+  const [, footDeepField] = useKeptLength('feet.footdeep', starts.stand.footMm);
+  const [, flField] = useKeptLength('feet.frontleft', starts.stand.gapMm);
+  const [, frField] = useKeptLength('feet.frontright', 0);
+  const [, blField] = useKeptLength('feet.backleft', 0);
+  const [, brField] = useKeptLength('feet.backright', 0);
   return (
     <Section
       title="Stand it level"
@@ -35,33 +34,38 @@ export function FeetSection({ starts, way }: { starts: SumStarts; way: 'add' | '
         {frField('Gap, front right', 0, 200)}
         {blField('Gap, back left', 0, 200)}
         {brField('Gap, back right', 0, 200)}
+        {way === 'add' ? footWideField('One foot, wide', 3, 500) : null}
+        {way === 'add' ? footDeepField('One foot, deep', 3, 500) : null}
       </Beside>
-      {result.ok ? (
+      {plan.ok ? (
         <>
-          <Text kind="strong">{result.value.words}</Text>
+          <Text kind="strong">{plan.value.words}</Text>
           <FeetDrawing
-            plan={result.value}
+            plan={plan.value}
             way={way}
-            gaps={[
-              { key: 'feet.frontleft', label: 'Gap, front left', mm: fl },
-              { key: 'feet.frontright', label: 'Gap, front right', mm: fr },
-              { key: 'feet.backleft', label: 'Gap, back left', mm: bl },
-              { key: 'feet.backright', label: 'Gap, back right', mm: br },
-            ]}
+            gaps={FEET.map(({ key, label }, i) => ({ key, label, mm: feet[i]?.gapMm ?? 0 }))}
           />
           <View>
-            {result.value.changes.map((c, i) => (
+            {plan.value.changes.map((c, i) => (
               <Row
                 key={c.name}
                 title={`Foot ${c.name}`}
                 value={length(c.mm)}
-                last={i === result.value.changes.length - 1}
+                last={!blocks && i === plan.value.changes.length - 1}
               />
             ))}
+            {blocks ? (
+              <Row
+                title={`Cut ${blocks.count} ${blocks.count === 1 ? 'piece' : 'pieces'}`}
+                detail="Like wood, its grain as in the foot; trimmed to the foot after gluing"
+                value={`${length(blocks.thickMm)} thick`}
+                last
+              />
+            ) : null}
           </View>
         </>
       ) : (
-        <Notice kind="stop">{result.problem}</Notice>
+        <Notice kind="stop">{plan.problem}</Notice>
       )}
     </Section>
   );

@@ -1,13 +1,14 @@
 import { View } from 'react-native';
-import Svg, { Line, Polygon } from 'react-native-svg';
+import { Line, Polygon, Rect } from 'react-native-svg';
 import type { Result } from '@/core/check';
-import { boundingBox, type Point } from '@/core/geometry';
+import type { Point } from '@/core/geometry';
 import type { SumStarts } from '@/core/job';
 import { PART_SOURCE, type PartPlan } from '@/core/letin';
 import { describeSource } from '@/core/sources';
 import { Beside, Chips, materials, Notice, Row, Section, Stepper, Text, useTheme } from '@/ui';
 import { useKeptChoice, useKeptLength, useKeptNumber } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
+import { DragDrawing } from './DragDrawing';
 import { FromBoards } from './FromBoards';
 import { PrintOutline } from './PrintOutline';
 
@@ -24,7 +25,7 @@ export function PartSection({
   const { length } = useUnits();
   const [side, setSide] = useKeptChoice('part.side', 'same', ['same', 'mirrored']);
   const [turn, setTurn] = useKeptNumber('part.turn', 0);
-  const [, thickField] = useKeptLength('part.thick', starts.part.thickMm);
+  const [thick, thickField] = useKeptLength('part.thick', starts.part.thickMm);
   const [kerf, kerfField] = useKeptLength('part.kerf', starts.part.kerfMm);
   const [, longField] = useKeptLength('part.long', starts.part.boardLongMm);
   const [, wideField] = useKeptLength('part.wide', starts.part.boardWideMm);
@@ -67,7 +68,7 @@ export function PartSection({
       <Stepper label="Spares" value={spares} least={0} most={50} onChange={setSpares} />
       {result.ok ? (
         <>
-          <PartDrawing plan={result.value} />
+          <PartDrawing plan={result.value} turnDeg={turn} mirrored={side === 'mirrored'} />
           <View>
             <Row
               title={`Saw ${copies + spares} ${copies + spares === 1 ? 'blank' : 'blanks'}`}
@@ -95,7 +96,7 @@ export function PartSection({
             grainDeg={0}
             legend="Full line: the part. Dashed: the middle of the saw’s kerf."
             notes={[
-              `${copies} and ${spares} to spare, ${length(starts.part.thickMm)} thick when finished.`,
+              `${copies} and ${spares} to spare, ${length(thick)} thick when finished.`,
               `Blank ${length(result.value.blank.alongMm)} × ${length(result.value.blank.acrossMm)} × ${length(result.value.blank.thickMm)}.`,
             ]}
           />
@@ -107,72 +108,67 @@ export function PartSection({
   );
 }
 
+/** The drawing takes no more of a phone than this. */
+const MOST_TALL = 200;
+
 /** The part in its blank, grain along, with its centre lines. */
-function PartDrawing({ plan }: { plan: PartPlan }) {
+function PartDrawing({ plan, turnDeg, mirrored }: { plan: PartPlan; turnDeg: number; mirrored: boolean }) {
   const theme = useTheme();
   const { alongMm, acrossMm } = plan.blank;
-  const [w, h] = [alongMm * 1.1, acrossMm * 1.1];
+  const k = Math.min(300 / alongMm, MOST_TALL / acrossMm);
+  const [middleX, middleY] = [160, 10 + (acrossMm * k) / 2];
+  const [halfX, halfY] = [(alongMm * k) / 2, (acrossMm * k) / 2];
   const words = (list: readonly Point[]): string =>
-    list.map(([x, y]) => `${x + w / 2},${y + h / 2}`).join(' ');
-  const { left, right, top, bottom } = boundingBox([
-    [(w - alongMm) / 2, (h - acrossMm) / 2],
-    [(w + alongMm) / 2, (h + acrossMm) / 2],
-  ]);
-  const thin = Math.max(w, h) / 300;
+    list.map(([x, y]) => `${middleX + x * k},${middleY + y * k}`).join(' ');
+  const centre = { stroke: theme.ink, strokeWidth: 0.8, strokeDasharray: '10 3 2 3' };
   return (
-    <View
-      role="img"
-      aria-label="The part in its blank, to scale, the grain along it, with its centre lines and the line of the saw"
+    <DragDrawing
+      says="The part in its blank, to scale, the grain along it, with its centre lines and the line of the saw"
+      tall={acrossMm * k + 20}
+      note="Dashed: the middle of the saw’s kerf. Dash and dot: centre lines."
+      sizes={[
+        {
+          key: 'part.turn',
+          label: 'Its grain is turned by',
+          x: middleX + halfX,
+          y: middleY,
+          value: turnDeg,
+          angle: true,
+          along: 'y',
+          // The part turns against its grain: pulled down, it goes round clockwise.
+          perUnit: ((mirrored ? 1 : -1) * 180) / Math.PI / halfX,
+          least: -90,
+          most: 90,
+        },
+      ]}
     >
-      <Svg width="100%" height={200} viewBox={`0 0 ${w} ${h}`}>
-        <Polygon
-          points={`${left},${top} ${right},${top} ${right},${bottom} ${left},${bottom}`}
-          fill={materials.veneer}
-        />
-        {[0.2, 0.4, 0.6, 0.8].map((y) => (
-          <Line
-            key={y}
-            x1={left}
-            x2={right}
-            y1={top + y * acrossMm}
-            y2={top + y * acrossMm}
-            stroke={materials.shade}
-            strokeWidth={thin}
-          />
-        ))}
-        <Polygon
-          points={words(plan.outline)}
-          fill={materials.core}
-          stroke={theme.ink}
-          strokeWidth={2 * thin}
-        />
-        <Polygon
-          points={words(plan.sawLine)}
-          fill="none"
-          stroke={theme.oxblood}
-          strokeWidth={thin}
-          strokeDasharray={`${6 * thin} ${4 * thin}`}
-        />
+      <Rect
+        x={middleX - halfX}
+        y={middleY - halfY}
+        width={2 * halfX}
+        height={2 * halfY}
+        fill={materials.veneer}
+      />
+      {[-0.6, -0.3, 0.3, 0.6].map((y) => (
         <Line
-          x1={w / 2}
-          x2={w / 2}
-          y1={top}
-          y2={bottom}
-          stroke={theme.ink}
-          strokeWidth={thin}
-          strokeDasharray={`${10 * thin} ${3 * thin} ${2 * thin} ${3 * thin}`}
+          key={y}
+          x1={middleX - halfX}
+          x2={middleX + halfX}
+          y1={middleY + y * halfY}
+          y2={middleY + y * halfY}
+          stroke={materials.shade}
         />
-        <Line
-          x1={left}
-          x2={right}
-          y1={h / 2}
-          y2={h / 2}
-          stroke={theme.ink}
-          strokeWidth={thin}
-          strokeDasharray={`${10 * thin} ${3 * thin} ${2 * thin} ${3 * thin}`}
-        />
-      </Svg>
-      <Text kind="quiet">Dashed: the middle of the saw’s kerf. Dash and dot: centre lines.</Text>
-    </View>
+      ))}
+      <Polygon points={words(plan.outline)} fill={materials.core} stroke={theme.ink} strokeWidth={1.6} />
+      <Polygon
+        points={words(plan.sawLine)}
+        fill="none"
+        stroke={theme.oxblood}
+        strokeWidth={0.8}
+        strokeDasharray="6 4"
+      />
+      <Line x1={middleX} x2={middleX} y1={middleY - halfY} y2={middleY + halfY} {...centre} />
+      <Line x1={middleX - halfX} x2={middleX + halfX} y1={middleY} y2={middleY} {...centre} />
+    </DragDrawing>
   );
 }

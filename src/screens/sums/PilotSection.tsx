@@ -5,7 +5,7 @@ import { PILOT_SOURCE, pilotPlan } from '@/core/letin';
 import { describeSource } from '@/core/sources';
 import { Beside, Chips, Fold, Notice, Row, Section, Stepper, Text } from '@/ui';
 import { useKeptChoice, useKeptLength, useKeptNumber } from '../shared/kept';
-import { PilotDrawing } from './drawings';
+import { PilotDrawing } from './fitDrawings';
 import { useUnits } from '../shared/useUnits';
 
 /** Holes for a screw that goes in anew. */
@@ -55,7 +55,7 @@ export function PilotSection({
       </Beside>
       {result.ok ? (
         <View>
-          <PilotDrawing {...result.value} throughMm={through} boardMm={starts.boardMm} />
+          <PilotDrawing {...result.value} lengthMm={long} throughMm={through} boardMm={starts.boardMm} />
           <Row
             title="Pilot hole"
             detail={`${length(result.value.deepMm)} deep; the thread’s root is ${length(result.value.rootMm)}`}

@@ -52,7 +52,7 @@ export function StripsSection({
       <Stepper label="Spares" value={spares} least={0} most={200} onChange={setSpares} />
       {result.ok ? (
         <>
-          <StripsDrawing plan={result.value} runMm={input.runMm} slantDeg={slant} />
+          <StripsDrawing plan={result.value} input={input} />
           <Figures>
             <Figure
               label="Pieces"

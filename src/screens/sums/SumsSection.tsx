@@ -4,7 +4,9 @@ import {
   crackPlanOf,
   damageLabel,
   dutchmanOf,
+  feetOf,
   fillOf,
+  jointGlueOf,
   partOf,
   sliverOf,
   stripsOf,
@@ -70,7 +72,7 @@ export function SumsSection({ repair, method, shop }: { repair: Repair; method: 
           case 'banding':
             return <BandingSection key={sum} starts={starts} />;
           case 'apart':
-            return <ApartJointSection key={sum} starts={starts} />;
+            return <ApartJointSection key={sum} starts={starts} glued={jointGlueOf(repair)} />;
           case 'strips':
             return (
               <StripsSection
@@ -91,7 +93,7 @@ export function SumsSection({ repair, method, shop }: { repair: Repair; method: 
               />
             );
           case 'feet':
-            return <FeetSection key={sum} starts={starts} way={method === 'trimFeet' ? 'take' : 'add'} />;
+            return <FeetSection key={sum} starts={starts} sum={feetOf(repair, method)} />;
           case 'fill':
             return fill ? <FillSection key={sum} starts={starts} fill={fill} /> : null;
           case 'close':
