@@ -216,6 +216,11 @@ const CASES: [string, unknown, unknown][] = [
     { ranked: [expect.objectContaining({ id: 'a', deltaE00: 0, shims: 2 })] },
   ],
   [
+    'veneer.outline',
+    { damage: [[40, 40], [60, 40], [60, 50], [40, 50]], face: [[0, 0], [200, 0], [200, 100], [0, 100]], grainDeg: 0, underPaint: false }, // prettier-ignore
+    { ranked: expect.arrayContaining([expect.objectContaining({ shape: 'lozenge' })]) },
+  ],
+  [
     'veneer.place',
     {
       target: { image: SPECKLED, outline: [[20, 20], [40, 20], [40, 40], [20, 40]], ringMm: 8 },

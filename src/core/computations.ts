@@ -50,7 +50,7 @@ import {
 } from './sight';
 import { placePatch, placeSchema } from './spot';
 import { camberOf, camberSchema } from './stack';
-import { rankStock, stockRankSchema } from './veneer';
+import { designPatch, designSchema, rankStock, stockRankSchema } from './veneer';
 import { finishFromTests, finishTestSchema } from './finish';
 import { tapMap, tapMapSchema } from './tapping';
 import { rectify, rectifySchema } from './geometry';
@@ -106,6 +106,7 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['letin.part', computation(partSchema, partPlan, 'letin.part')],
   ['letin.boards', computation(lumberSchema, lumberPlan, 'letin.boards')],
   ['veneer.match', computation(stockRankSchema, rankStock, 'veneer.match')],
+  ['veneer.outline', computation(designSchema, designPatch, 'veneer.outline')],
   ['veneer.place', computation(placeSchema, placePatch, 'veneer.place')],
   ['photo.known', computation(knownSchema, findKnown, 'photo.known')],
   ['photo.region', computation(regionSchema, findRegion, 'photo.region')],

@@ -7,7 +7,7 @@ import type { Deadline, FaceView, Moves, Plan, SpotSearch } from '@/core/job';
 import type { Manifest, Preview, TakeChoices, Taken } from '@/records/backup';
 import type { Room } from '@/records/room';
 import type { GapsFound, KnownFound, KnownThing, PhotoQuality } from '@/core/sight';
-import type { GrainRead, WoodCard } from '@/core/veneer';
+import type { Design, DesignInput, GrainRead, Traced, WoodCard } from '@/core/veneer';
 import { openLine, overLine, type Line } from './line';
 import type { BenchPlan } from './shelf';
 import type { FoundSpots } from './spots';
@@ -95,6 +95,28 @@ export const findSpots = (search: SpotSearch, options: JobOptions): Promise<Foun
 /** The card of a surface. @param wideMm what its photo shows from left to right */
 export const readWoodCard = (pictureId: string, wideMm: number): Promise<WoodCard> =>
   run({}, (id, worker) => worker.woodCard(id, pictureId, wideMm));
+
+/** The card of the sound wood round a damage. */
+export const readCardAround = (
+  view: FaceView,
+  damage: Polygon,
+  others: Polygon[],
+  face: Polygon,
+): Promise<WoodCard> => run({}, (id, worker) => worker.cardAround(id, view, damage, others, face));
+
+/** An outline round a damage along the figure's lines; nothing where none can be followed. @param damage in the view, mm */
+export const traceInPhoto = (
+  view: FaceView,
+  damage: Polygon,
+  marginMm: number,
+  slantDeg: number,
+  options: JobOptions,
+): Promise<Traced | undefined> =>
+  run(options, (id, worker) => worker.trace(id, view, damage, marginMm, slantDeg));
+
+/** Outlines of a patch, the least seen first. */
+export const designOutlines = (input: DesignInput, options: JobOptions): Promise<{ ranked: Design[] }> =>
+  run(options, (id, worker) => worker.design(id, input));
 
 /** Where a card, a sheet or the face lies in a photo. @param near corners to be moved onto the edges, in shares of the photo */
 export const findKnownThing = (

@@ -17,7 +17,18 @@ import {
   readGaps,
   type GapsFound,
 } from '@/core/sight';
-import { readGrain, woodCard, type GrainRead, type WoodCard } from '@/core/veneer';
+import {
+  cardAround,
+  designPatch,
+  readGrain,
+  traceToFigure,
+  woodCard,
+  type Design,
+  type DesignInput,
+  type GrainRead,
+  type Traced,
+  type WoodCard,
+} from '@/core/veneer';
 import {
   previewBackup,
   readBackup,
@@ -180,6 +191,36 @@ const api = {
       const picture = await photo(pictureId);
       return woodCard(picture, wideMm / picture.width);
     });
+  },
+
+  /** The card of the sound wood round a damage. */
+  cardAround(
+    id: number,
+    view: FaceView,
+    damage: Polygon,
+    others: Polygon[],
+    face: Polygon,
+  ): Promise<Outcome<WoodCard>> {
+    return job(id, undefined, async (context) =>
+      cardAround(await redraw(view, context), view.mmPerPixel, damage, others, face),
+    );
+  },
+
+  design(id: number, input: DesignInput): Promise<Outcome<{ ranked: Design[] }>> {
+    return job(id, undefined, () => Promise.resolve(designPatch(input)));
+  },
+
+  /** An outline along the figure's lines, in the view. @param damage in the view, mm */
+  trace(
+    id: number,
+    view: FaceView,
+    damage: Polygon,
+    marginMm: number,
+    slantDeg: number,
+  ): Promise<Outcome<Traced | undefined>> {
+    return job(id, undefined, async (context) =>
+      traceToFigure(await redraw(view, context), view.mmPerPixel, damage, marginMm, slantDeg),
+    );
   },
 
   fileTones(id: number, file: Blob, name: string): Promise<Outcome<Tones>> {

@@ -57,6 +57,8 @@ export {
 } from './press';
 export { surfaceRisk } from './risk';
 export { resourcesOf } from './work';
+export { designFor, tracingOf, withCorner, type Tracing } from './design';
+export { matchSchool, rankForPatch, type Carded } from './stockRank';
 export { FEET, feetOf, jointGlueOf, type FeetSum, type JointSum } from './fitSums';
 export { amountsOf, type Amount } from './amounts';
 export { boardThickMm, gluedAreaMm2, hollowDepthMm } from './glued';

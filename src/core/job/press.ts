@@ -31,11 +31,12 @@ import {
 } from '../press';
 import { sandingBudget, type SandingBudget } from '../sanding';
 import { practice, sourced, type Sourced } from '../sources';
-import { PATCH_DEFAULTS, patchOutline, suggestShape, thicknessPlan, type Patch } from '../veneer';
+import { ownPatch, PATCH_DEFAULTS, patchOutline, suggestShape, thicknessPlan, type Patch } from '../veneer';
 import type { Ways } from '../ways';
 import { isUnderPaint, waysOf } from './decide';
 import type { Surveyed } from './survey';
 import type { Damage, Face, GlueChoice, Piece, KnownShop, Veneer } from './types';
+import { onFaceMm } from './views';
 
 export type PressPlan = {
   adhesive: Adhesive;
@@ -222,6 +223,13 @@ export function pressPlan(
 /** The patch of a damage, with the user's own figures or the defaults. */
 export function patchFor(damage: Damage, survey: Surveyed, piece: Piece): Patch {
   const { patch } = damage;
+  const { board } = survey;
+  if (patch.own)
+    return ownPatch(
+      patch.own.map((p) => onFaceMm(board, p)),
+      board.plane.outline,
+      board.grainDeg,
+    );
   return patchOutline({
     damage: survey.outline,
     face: survey.board.plane.outline,

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { labFromRgb } from '../colour';
 import type { Point } from '../geometry';
 import type { Raster } from '../picture';
-import { cardWords, rankStock, STOCK_WEIGHTS, woodCard, type StockCard, type WoodCard } from '.';
+import { cardAround, cardWords, rankStock, STOCK_WEIGHTS, woodCard, type StockCard, type WoodCard } from '.';
 
 const MM = 0.25;
 /** Stripes of two browns, their middles so far apart, running so many degrees clockwise. */
@@ -120,4 +120,37 @@ test('in words: straight stripes in level wood, and a burr', () => {
   expect(cardWords({ ...burr, coherence: 0.1, contrast: 4, pores: 'none' }, length)).toBe(
     'Its grain runs all ways, as in a burr, hardly any lines, no pores to be seen.',
   );
+});
+
+test('a burr has no stripes to stand apart; without a scale pores are told as unknown, half a score', () => {
+  const burr = { ...TARGET, coherence: 0.1 };
+  const other = rankStock({ target: burr, stock: [{ ...like('other', { coherence: 0.1 }), periodMm: 40 }], thicknessMm: 0.9, school: 'clear' }).ranked[0]; // prettier-ignore
+  expect(other?.parts.figure).toBeCloseTo(1, 9);
+  const { pores: _pores, ...unscaled } = like('unscaled');
+  const seen = rank([unscaled])[0];
+  expect(seen?.parts.pore).toBe(0.5);
+  expect(seen?.why.join()).toContain('pores and stripes are not compared');
+});
+
+test('the card round a damage: the same wood as without it, though the damage and its neighbour are white', () => {
+  const plain = stripes(20, 8);
+  const white = new Uint8ClampedArray(plain.data);
+  const box = (x0: number, y0: number, x1: number, y1: number): void => {
+    for (let y = y0; y < y1; y++) for (let x = x0; x < x1; x++) white.set([250, 250, 250], 4 * (y * plain.width + x)); // prettier-ignore
+  };
+  box(40, 40, 60, 60);
+  box(70, 20, 80, 30);
+  const outline = (x0: number, y0: number, x1: number, y1: number): [number, number][] => [[x0, y0], [x1, y0], [x1, y1], [x0, y1]].map(([x = 0, y = 0]) => [x * 0.5, y * 0.5]); // prettier-ignore
+  const face = outline(0, 0, plain.width, plain.height);
+  const card = cardAround(
+    { ...plain, data: white },
+    0.5,
+    outline(40, 40, 60, 60),
+    [outline(70, 20, 80, 30)],
+    face,
+  );
+  const whole = woodCard(plain, 0.5);
+  expect(Math.abs(card.grainDeg - whole.grainDeg)).toBeLessThan(2);
+  expect(card.tones.ground[0]).toBeCloseTo(whole.tones.ground[0], 0);
+  expect(card.tones.line[0]).toBeCloseTo(whole.tones.line[0], 0);
 });

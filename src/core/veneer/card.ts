@@ -1,9 +1,9 @@
 import { labFromRgb, tonesOf, type Lab } from '../colour';
-import { containment, type Polygon } from '../geometry';
+import { boundingBox, containment, offsetOutline, type Polygon } from '../geometry';
 import type { Raster } from '../picture';
 import { memory, published, sourced } from '../sources';
 
-const { abs, atan2, cos, floor, hypot, max, min, round, sin, sqrt } = Math;
+const { abs, atan2, ceil, cos, floor, hypot, max, min, round, sin, sqrt } = Math;
 
 /** What a surface of wood looks like, in numbers. */
 export type WoodCard = {
@@ -114,6 +114,52 @@ export function woodCard({ data, width, height }: Raster, mmPerPixel: number, wi
     tones: { ground, mid, line },
     shares: sharesOf(labs, { ground, mid, line }),
   };
+}
+
+/** So much wood round a damage is looked at. mm */
+const AROUND_MM = sourced(
+  40,
+  memory('two finger’s breadths more than the colour needs: stripes come again within them'),
+);
+/** The rim of a damage is dirty. mm */
+const RIM_MM = 3;
+
+/**
+ * The card of the sound wood round a damage.
+ *
+ * @param picture the face to scale, from its corner
+ * @param damage, others, face outlines in mm; the other damages are no sound wood
+ * @throws RangeError for a picture that shows too little
+ */
+export function cardAround(
+  picture: Raster,
+  mmPerPixel: number,
+  damage: Polygon,
+  others: readonly Polygon[],
+  face: Polygon,
+): WoodCard {
+  const { data } = picture;
+  const unsound = [damage, ...others].flatMap((o) => offsetOutline(o, RIM_MM)).map(containment);
+  const box = boundingBox(damage);
+  const left = max(0, floor((box.left - AROUND_MM.value) / mmPerPixel));
+  const top = max(0, floor((box.top - AROUND_MM.value) / mmPerPixel));
+  const right = min(picture.width, ceil((box.right + AROUND_MM.value) / mmPerPixel));
+  const bottom = min(picture.height, ceil((box.bottom + AROUND_MM.value) / mmPerPixel));
+  const onFace = containment(face);
+  const [width, height] = [max(1, right - left), max(1, bottom - top)];
+  const part = new Uint8ClampedArray(4 * width * height);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const from = 4 * ((y + top) * picture.width + x + left);
+      const to = 4 * (y * width + x);
+      const [mx, my] = [(x + left + 0.5) * mmPerPixel, (y + top + 0.5) * mmPerPixel];
+      part[to] = data[from] ?? 0;
+      part[to + 1] = data[from + 1] ?? 0;
+      part[to + 2] = data[from + 2] ?? 0;
+      const sound = onFace(mx, my) && !unsound.some((inside) => inside(mx, my));
+      part[to + 3] = sound ? (data[from + 3] ?? 0) : 0;
+    }
+  return woodCard({ data: part, width, height }, mmPerPixel);
 }
 
 /** Slopes by five points a side, so that fine stripes on a slant are not bent towards the pixels. */

@@ -1,6 +1,8 @@
 export * from './thickness';
-export * from './match';
 export * from './patch';
+export * from './seam';
+export * from './design';
+export { traceToFigure, type Traced } from './trace';
 export * from './breakEven';
 export * from './card';
 export * from './rankStock';

@@ -14,14 +14,21 @@ import {
 } from '../geometry';
 import { practice, sourced, type Sourced } from '../sources';
 
-export type PatchShape = 'lozenge' | 'boat' | 'kite' | 'square';
+/** Outlines that are worked out from a damage. */
+export type PatchShape = 'lozenge' | 'boat' | 'kite' | 'trapezoid' | 'corner' | 'square';
 
 export const PATCH_SHAPES: Record<PatchShape, string> = {
   lozenge: 'Lozenge: long sides with the grain, ends slanted one way',
   boat: 'Boat: long sides with the grain, ends pointed',
   kite: 'Kite: slanted sides only, for small losses',
+  trapezoid: 'Trapezoid: both ends slanted towards each other, its long side at an edge',
+  corner: 'Corner piece: one slanted cut, the rest hangs over two edges',
   square: 'Square ends, under paint only',
 };
+
+/** What an outline is called, own ones too. */
+export const patchShapeWords = (shape: Patch['shape']): string =>
+  shape === 'own' ? 'Own outline: corners dragged, or traced to the figure' : PATCH_SHAPES[shape];
 
 export type PatchInput = {
   damage: Polygon;
@@ -39,7 +46,7 @@ export type Patch = {
   outline: Polygon;
   /** The same without what hangs over the edges: the recess to cut. */
   recess: Polygon;
-  shape: PatchShape;
+  shape: PatchShape | 'own';
   areaMm2: number;
   /** Size along and across the grain, mm: what the sheet must offer. */
   alongMm: number;
@@ -85,6 +92,7 @@ function enclose(points: Polygon, normals: readonly Point[]): Polygon {
   return outline;
 }
 
+const turned = (normals: Point[]): Point[] => normals.map(([x, y]) => [-x, -y]);
 const opposite = (normals: Point[]): Point[] => normals.flatMap(([x, y]): Point[] => [[x, y], [-x, -y]]); // prettier-ignore
 
 /** Normals of the sides of each shape, in the grain's frame turned to the face; a lozenge may lean either way. */
@@ -99,6 +107,13 @@ function variants(shape: PatchShape, grainDeg: number, slantDeg: number): Point[
       return [opposite([across, left, right])];
     case 'kite':
       return [opposite([left, right])];
+    case 'trapezoid':
+      return [
+        [...opposite([across]), left, right],
+        [...opposite([across]), ...turned([left, right])],
+      ];
+    case 'corner':
+      return opposite([left, right]).flatMap((n) => [[n], ...opposite([across]).map((a) => [a, n])]);
     case 'square':
       return [opposite([across, direction(grainDeg)])];
   }
@@ -129,6 +144,10 @@ export function patchOutline(input: PatchInput): Patch {
   assertRange('The overhang', overhangMm, 'mm', 0, 30);
   assertRange('The slant of the ends', slantDeg, '°', 15, 75);
   const overhangSides = sidesReached(face, damage);
+  if (shape === 'corner' && overhangSides.length < 2)
+    throw new RangeError(
+      'A corner piece is for a damage that reaches two sides of the face. Take a lozenge, or a trapezoid at an edge.',
+    );
   const hull = offsetOutline(damage, marginMm).flat();
   const lines = overhangSides.flatMap((i) => {
     const line = sideLine(face, i);
@@ -154,17 +173,32 @@ export function patchOutline(input: PatchInput): Patch {
     .sort((a, b) => areaOf(a) - areaOf(b))[0];
   if (!best || best.length < 3)
     throw new RangeError('The damage lies outside the face, so no patch can be drawn.');
-  const box = boundingBox(best.map((p) => rotate(p, -grainDeg)));
-  const [recess = best] = intersectionOf([best], [face]);
+  return { ...measured(best, face, grainDeg), shape, overhangSides };
+}
+
+function measured(outline: Polygon, face: Polygon, grainDeg: number): Omit<Patch, 'shape' | 'overhangSides'> {
+  const box = boundingBox(outline.map((p) => rotate(p, -grainDeg)));
+  const [recess = outline] = intersectionOf([outline], [face]);
   return {
-    outline: best,
+    outline,
     recess,
-    shape,
-    areaMm2: areaOf(best),
+    areaMm2: areaOf(outline),
     alongMm: box.right - box.left,
     acrossMm: box.bottom - box.top,
-    overhangSides,
   };
+}
+
+/**
+ * A patch whose corners were dragged or traced.
+ *
+ * @throws RangeError for corners that are no outline, or lie off the face
+ */
+export function ownPatch(outline: Polygon, face: Polygon, grainDeg: number): Patch {
+  assertOutline(outline);
+  if (intersectionOf([outline], [face]).length === 0)
+    throw new RangeError('The patch lies outside the face. Drag its corners back onto the damage.');
+  const overhangSides = sidesReached(face, outline);
+  return { ...measured(outline, face, grainDeg), shape: 'own', overhangSides };
 }
 
 /** Sides of the recess that run square across the grain (within 10°) inside the face: they would show as a line. */

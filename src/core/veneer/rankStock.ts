@@ -2,12 +2,15 @@ import Joi from 'joi';
 import { deltaE00, type Lab } from '../colour';
 import { memory, practice, sourced } from '../sources';
 import type { School } from '../terms';
-import type { WoodCard } from './card';
+import { SURE_GRAIN, type WoodCard } from './card';
 import { thicknessPlan } from './thickness';
 
 const { abs, exp, hypot, log, max, min } = Math;
 
-export type StockCard = WoodCard & {
+/** Pores are told only where the photo's scale is known. */
+type Seen = Omit<WoodCard, 'pores'> & { pores?: WoodCard['pores'] };
+
+export type StockCard = Seen & {
   id: string;
   thicknessMm: number;
   /** Usable size along and across its grain, where it is known. mm */
@@ -17,27 +20,36 @@ export type StockCard = WoodCard & {
   period?: string;
 };
 export type StockRankInput = {
-  target: WoodCard & { alongMm?: number; acrossMm?: number; cut?: 'sawn' | 'knife'; period?: string };
+  target: Seen & { alongMm?: number; acrossMm?: number; cut?: 'sawn' | 'knife'; period?: string };
   stock: readonly StockCard[];
   /** Of the old veneer. */
   thicknessMm: number;
   school: School;
 };
 
-type Part = 'figure' | 'pore' | 'colour' | 'thickness' | 'fit';
+export type StockPart = 'figure' | 'pore' | 'colour' | 'thickness' | 'fit';
 export type StockRank = {
   ranked: {
     id: string;
     score: number;
-    parts: Record<Part, number>;
+    parts: Record<StockPart, number>;
     deltaE00: number;
     shims: number;
     why: string[];
   }[];
 };
 
+/** What each part of a score is called. */
+export const STOCK_PARTS: Record<StockPart, string> = {
+  figure: 'Figure',
+  pore: 'Pores',
+  colour: 'Colour',
+  thickness: 'Thickness',
+  fit: 'Fit',
+};
+
 /** What counts how much in each school; a row adds up to one. */
-export const STOCK_WEIGHTS: Record<School, Record<Part, number>> = {
+export const STOCK_WEIGHTS: Record<School, Record<StockPart, number>> = {
   conserve: { figure: 0.3, pore: 0.15, colour: 0.2, thickness: 0.15, fit: 0.2 },
   clear: { figure: 0.4, pore: 0.1, colour: 0.3, thickness: 0.1, fit: 0.1 },
   paint: { figure: 0.05, pore: 0.2, colour: 0, thickness: 0.4, fit: 0.35 },
@@ -57,6 +69,7 @@ const SHIM_COSTS = sourced(0.15, memory('each sheet of paper is work and makes t
 const LOW_COSTS = sourced(0.6, memory('a patch that stays low is seen in raking light'));
 const PORES = ['none', 'fine', 'coarse'] as const;
 const LOW_MM = 0.1;
+const UNKNOWN_PORES = sourced(0.5, memory('half, where nobody can tell'));
 
 const lab = Joi.array().ordered(Joi.number().min(0).max(100).required(), Joi.number().min(-150).max(150).required(), Joi.number().min(-150).max(150).required()).length(3).required(); // prettier-ignore
 const share = Joi.number().min(0).max(1);
@@ -66,7 +79,7 @@ const card = {
   periodMm: Joi.number().min(0.05).max(2000),
   strength: share.required(),
   contrast: Joi.number().min(-100).max(100).required(),
-  pores: Joi.string().valid(...PORES).required(),
+  pores: Joi.string().valid(...PORES),
   tones: Joi.object({ ground: lab, mid: lab, line: lab }).required(),
   shares: Joi.object({ ground: share.required(), mid: share.required(), line: share.required() }),
   alongMm: Joi.number().min(0.1).max(10_000),
@@ -108,7 +121,9 @@ export function rankStock({ target, stock, thicknessMm, school }: StockRankInput
     const apart = abs(s.contrast - target.contrast) / FALLS.contrast.value;
     const run = abs(s.coherence - target.coherence) / FALLS.coherence.value;
     const stripes =
-      s.periodMm === undefined || target.periodMm === undefined
+      s.periodMm === undefined ||
+      target.periodMm === undefined ||
+      min(s.coherence, target.coherence) < SURE_GRAIN.value
         ? 0
         : (min(s.strength, target.strength) * abs(log(s.periodMm / target.periodMm))) / FALLS.period.value;
     const open = cannotClose(target.tones.ground, s.tones.ground);
@@ -117,15 +132,18 @@ export function rankStock({ target, stock, thicknessMm, school }: StockRankInput
       (target.acrossMm !== undefined && s.acrossMm !== undefined && s.acrossMm < target.acrossMm);
     const otherCut = target.cut !== undefined && s.cut !== undefined && target.cut !== s.cut;
     const otherPeriod = target.period !== undefined && s.period !== undefined && target.period !== s.period;
+    const poreGap =
+      s.pores && target.pores ? PORES.indexOf(s.pores) - PORES.indexOf(target.pores) : undefined;
     const low = thickness.proudMm < -LOW_MM;
-    const parts: Record<Part, number> = {
+    const parts: Record<StockPart, number> = {
       figure: exp(-(apart + run + stripes)),
-      pore: 1 - abs(PORES.indexOf(s.pores) - PORES.indexOf(target.pores)) / 2,
+      pore: poreGap === undefined ? UNKNOWN_PORES.value : 1 - abs(poreGap) / 2,
       colour: exp(-open / FALLS.colour.value),
       thickness: max(0, 1 - SHIM_COSTS.value * thickness.sheets - (low ? LOW_COSTS.value : 0)),
       fit: tooSmall ? 0 : school === 'conserve' ? (otherCut ? 0.5 : 1) * (otherPeriod ? 0.7 : 1) : 1,
     };
-    const score = 100 * (Object.keys(parts) as Part[]).reduce((sum, p) => sum + weights[p] * parts[p], 0);
+    const score =
+      100 * (Object.keys(parts) as StockPart[]).reduce((sum, p) => sum + weights[p] * parts[p], 0);
     const darker = target.tones.ground[0] - s.tones.ground[0];
     const why = [
       ...(tooSmall ? ['Too small for the patch with its grain as it must run.'] : []),
@@ -134,7 +152,8 @@ export function rankStock({ target, stock, thicknessMm, school }: StockRankInput
       ...(apart > 0.5 ? [`Its lines are ${s.contrast > target.contrast ? 'stronger' : 'weaker'}.`] : []),
       ...(run > 0.5 ? [s.coherence > target.coherence ? 'Its grain runs straighter.' : 'Its figure is wilder.'] : []),
       ...(stripes > 0.4 ? ['Its stripes stand at another distance.'] : []),
-      ...(parts.pore < 1 ? [`Its pores are ${PORES.indexOf(s.pores) > PORES.indexOf(target.pores) ? 'coarser' : 'finer'}.`] : []),
+      ...(poreGap === undefined ? ['The scale of its photo is not known, so its pores and stripes are not compared.'] : []),
+      ...(poreGap ? [`Its pores are ${poreGap > 0 ? 'coarser' : 'finer'}.`] : []),
       ...(school === 'conserve' && otherCut ? [`It is ${s.cut === 'sawn' ? 'sawn' : 'knife-cut'}, the old one is not.`] : []),
       ...(school === 'conserve' && otherPeriod ? ['It is of another period.'] : []),
       thickness.advice,

@@ -1,10 +1,17 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import useSWR from 'swr';
 import type { Tones } from '@/core/colour';
-import { surroundingsOf, viewOf, type Board, type FaceView, type Repair } from '@/core/job';
+import { surroundingsOf, viewOf, type Board, type Carded, type FaceView, type Repair } from '@/core/job';
 import { useList, usePicture, type Stored } from '@/records';
 import type { WoodCard } from '@/core/veneer';
-import { readWoodCard, rectifyFace, swatchTones, tonesAroundDamage, tonesOfPlace } from '@/worker';
+import {
+  readCardAround,
+  readWoodCard,
+  rectifyFace,
+  swatchTones,
+  tonesAroundDamage,
+  tonesOfPlace,
+} from '@/worker';
 
 /** A picture as something an image can show; let go of when it is no longer shown. */
 export function usePictureUrl(id: string | undefined): string | undefined {
@@ -126,6 +133,53 @@ export function useOldTones(
     loading: isLoading,
     ...(error ? { problem: error.message } : {}),
   };
+}
+
+/** The card of the sound wood round a damage. */
+export function useOldCard(
+  damage: Stored<'damage'> | undefined,
+  face: Stored<'face'> | undefined,
+  onFace: readonly Stored<'damage'>[],
+): { card?: WoodCard; loading: boolean; problem?: string } {
+  const around = damage ? surroundings(damage, face, onFace) : undefined;
+  const pictureId = face?.body.picture?.id;
+  const place = around?.ok && pictureId ? around.value : undefined;
+  const key = place && pictureId ? ['old-card', pictureId, JSON.stringify(place)] : null;
+  const { data, error, isLoading } = useSWR<WoodCard | undefined, Error>(key, () =>
+    place && pictureId
+      ? readCardAround(viewOf(place.board, pictureId), place.outline, place.others, place.board.plane.outline)
+      : Promise.resolve(undefined),
+  );
+  return {
+    ...(data ? { card: data } : {}),
+    loading: isLoading,
+    ...(error ? { problem: error.message } : {}),
+  };
+}
+
+/** The cards of all veneers with a photo; one whose photo cannot be read has none. */
+export function useStockCards(): { stock: Carded[]; loading: boolean } {
+  const { records } = useList('veneer');
+  const pictured = records.filter((v) => v.body.pictureId);
+  const key = pictured
+    .map(({ id, body: b }) => [id, b.pictureId, b.photoWideMm ?? b.alongMm].join('.'))
+    .join(' ');
+  const { data, isLoading } = useSWR(key ? ['stock-cards', key] : null, async () => {
+    const entries = await Promise.all(
+      pictured.map(async ({ id, body }): Promise<[string, WoodCard][]> => {
+        const card = await readWoodCard(body.pictureId ?? '', body.photoWideMm ?? body.alongMm).catch(
+          () => undefined,
+        );
+        return card ? [[id, card]] : [];
+      }),
+    );
+    return new Map(entries.flat());
+  });
+  const stock = records.flatMap((veneer): Carded[] => {
+    const card = data?.get(veneer.id);
+    return card ? [{ veneer, card }] : [];
+  });
+  return { stock, loading: isLoading };
 }
 
 /** Colour of a damaged place itself, where it is to be toned in. */

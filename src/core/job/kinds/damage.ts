@@ -43,6 +43,8 @@ export type PatchChoice = {
   marginMm?: number;
   overhangMm?: number;
   slantDeg?: number;
+  /** Corners that were dragged or traced, as fractions of the face's picture; worked out from the shape when not given. */
+  own?: Point[];
   /** Where on the photo of the chosen veneer it is cut: middle of the patch, its turn, and whether from the other face. */
   spot?: { xMm: number; yMm: number; degrees: number; flipped: boolean };
 };
@@ -176,6 +178,7 @@ const chosen: Record<keyof Chosen, Joi.Schema> = {
     marginMm: millimetres(0, 20),
     overhangMm: millimetres(0, 30),
     slantDeg: Joi.number().min(15).max(75),
+    own: places(3, 60),
     spot: Joi.object({
       xMm: Joi.number().min(0).max(5000).required(),
       yMm: Joi.number().min(0).max(5000).required(),

@@ -54,6 +54,8 @@ export type Face = {
   wipeNote?: string;
   /** How its finish is; not set while nobody has looked. */
   finishState?: FinishState;
+  /** When its veneer was cut, in the owner's words. */
+  period?: string;
   /** Flat when not given. */
   profile?: Profile;
   /** So many faces that are alike, such as four legs; one when not given. */
@@ -148,6 +150,7 @@ export const faceSchema: Joi.ObjectSchema<Face> = Joi.object({
   finishTests: finishTestSchema.extract('results').optional(),
   wipeNote: textSchema(2000),
   finishState: keys(FINISH_STATES),
+  period: textSchema(60),
   profile: keys(PROFILES),
   alike: Joi.number().integer().min(1).max(60),
   prepare: keys(PREPARATIONS),
