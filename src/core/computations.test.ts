@@ -216,6 +216,11 @@ const CASES: [string, unknown, unknown][] = [
     { ranked: [expect.objectContaining({ id: 'a', deltaE00: 0, shims: 2 })] },
   ],
   [
+    'veneer.nest',
+    { pieces: [{ id: 'a', outline: [[0, 0], [50, 0], [50, 20], [0, 20]] }], sheets: [{ id: 's', outline: [[0, 0], [100, 0], [100, 60], [0, 60]] }], grainToleranceDegrees: 0 }, // prettier-ignore
+    expect.objectContaining({ unplaced: [], placed: [expect.objectContaining({ id: 'a', sheet: 's', xMm: expect.closeTo(27, 3), yMm: expect.closeTo(12, 3) })] }), // prettier-ignore
+  ],
+  [
     'veneer.outline',
     { damage: [[40, 40], [60, 40], [60, 50], [40, 50]], face: [[0, 0], [200, 0], [200, 100], [0, 100]], grainDeg: 0, underPaint: false }, // prettier-ignore
     { ranked: expect.arrayContaining([expect.objectContaining({ shape: 'lozenge' })]) },

@@ -48,6 +48,7 @@ import {
   readGaps,
   regionSchema,
 } from './sight';
+import { nestPatches, nestSchema } from './nest';
 import { placePatch, placeSchema } from './spot';
 import { camberOf, camberSchema } from './stack';
 import { designPatch, designSchema, rankStock, stockRankSchema } from './veneer';
@@ -106,6 +107,7 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['letin.part', computation(partSchema, partPlan, 'letin.part')],
   ['letin.boards', computation(lumberSchema, lumberPlan, 'letin.boards')],
   ['veneer.match', computation(stockRankSchema, rankStock, 'veneer.match')],
+  ['veneer.nest', computation(nestSchema, nestPatches, 'veneer.nest')],
   ['veneer.outline', computation(designSchema, designPatch, 'veneer.outline')],
   ['veneer.place', computation(placeSchema, placePatch, 'veneer.place')],
   ['photo.known', computation(knownSchema, findKnown, 'photo.known')],

@@ -19,6 +19,7 @@ export { RecordScreen } from './record/RecordScreen';
 export { ReportScreen } from './report/ReportScreen';
 export { ShopScreen } from './shop/ShopScreen';
 export { SpecialScreen } from './special/SpecialScreen';
+export { CuttingScreen } from './stock/CuttingScreen';
 export { StockScreen } from './stock/StockScreen';
 export { VeneerScreen } from './stock/VeneerScreen';
 export { AboutScreen } from './survey/AboutScreen';

@@ -16,7 +16,9 @@ import {
   type Kind,
   type Piece,
 } from '@/records';
+import { designPatch, type DesignInput } from '@/core/veneer';
 import { ToastHost } from '@/ui';
+import { cuttingOf } from '@/worker/cutting';
 import { createPlanner } from '@/worker/planning';
 
 const WHOLE: Point[] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
@@ -131,6 +133,10 @@ export const workerMock = {
   planMoves: (id: string, at: string) => planner.moves(id, at),
   planFront: () => planner.front(undefined),
   planDays: (at: string) => planner.days(at),
+  planCutting: () => cuttingOf(browserStore, {}),
+  designOutlines: (input: DesignInput) => Promise.resolve(designPatch(input)),
+  readCardAround: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
+  traceInPhoto: () => Promise.resolve(undefined),
   readWoodCard: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
   readQuality: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
   findKnownThing: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),

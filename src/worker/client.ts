@@ -10,6 +10,7 @@ import type { GapsFound, KnownFound, KnownThing, PhotoQuality } from '@/core/sig
 import type { Design, DesignInput, GrainRead, Traced, WoodCard } from '@/core/veneer';
 import { openLine, overLine, type Line } from './line';
 import type { BenchPlan } from './shelf';
+import type { CuttingPlan } from './cutting';
 import type { FoundSpots } from './spots';
 import type { StoredPicture } from './photos';
 import type { Outcome, Progress, ShopWorker } from './shop.worker';
@@ -149,6 +150,10 @@ export const fileTones = (file: Blob, name: string): Promise<Tones> =>
 
 export const swatchTones = (pictureId: string): Promise<Tones> =>
   run({}, (id, worker) => worker.swatchTones(id, pictureId));
+
+/** What is cut from which sheet and board, over all pieces in work. */
+export const planCutting = (options: JobOptions): Promise<CuttingPlan> =>
+  run(options, (id, worker, onProgress) => worker.cutting(id, onProgress));
 
 /** The plan of a piece as it is stored now; nothing when there is no such piece. */
 export const planPiece = (pieceId: string): Promise<Plan | undefined> =>

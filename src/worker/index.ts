@@ -1,4 +1,5 @@
 export * from './client';
+export type { CuttingPlan } from './cutting';
 export type { FoundSpots } from './spots';
 export type { BenchPlan, PieceTask } from './shelf';
 export type { Room } from '@/records/room';

@@ -49,6 +49,7 @@ import { keepFront, loadFront } from '@/records/frontStore';
 import { decode, JPEG_QUALITY, jpegOf, photo, prepared, redraw, shrink, type StoredPicture } from './photos';
 import { createPlanner } from './planning';
 import type { BenchPlan } from './shelf';
+import { cuttingOf, type CuttingPlan } from './cutting';
 import { spotsOf, type FoundSpots } from './spots';
 
 export type Progress = (fraction: number) => void;
@@ -277,6 +278,11 @@ const api = {
     return job(id, undefined, async (context) =>
       readGrain(await redraw(view, context), view.mmPerPixel, within),
     );
+  },
+
+  /** What is cut from which sheet and board, over all pieces in work. */
+  cutting(id: number, onProgress?: Progress): Promise<Outcome<CuttingPlan>> {
+    return job(id, onProgress, (context) => cuttingOf(browserStore, context));
   },
 
   swatchTones(id: number, pictureId: string): Promise<Outcome<Tones>> {

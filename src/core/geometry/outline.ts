@@ -92,3 +92,17 @@ export function measureOutline(outline: Polygon, grainDeg: number): OutlineMeasu
     acrossMm: box.bottom - box.top,
   };
 }
+
+/** Sutherland–Hodgman against one half-plane: keeps the points with dot(p, n) ≤ limit. */
+export function keepBelow(outline: Polygon, n: Point, limit: number): Polygon {
+  return sides(outline).flatMap(([a, b]) => {
+    const da = a[0] * n[0] + a[1] * n[1] - limit;
+    const db = b[0] * n[0] + b[1] * n[1] - limit;
+    const kept: Point[] = da <= 0 ? [a] : [];
+    if (da * db < 0) {
+      const t = da / (da - db);
+      kept.push([a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1])]);
+    }
+    return kept;
+  });
+}

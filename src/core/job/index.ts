@@ -59,6 +59,21 @@ export { surfaceRisk } from './risk';
 export { resourcesOf } from './work';
 export { designFor, tracingOf, withCorner, type Tracing } from './design';
 export { matchSchool, rankForPatch, type Carded } from './stockRank';
+export {
+  cuttingWords,
+  neededSizeWords,
+  glueGroups,
+  inSheet,
+  neededFromStock,
+  nestInput,
+  onSheetMm,
+  rackPlan,
+  sheetFrame,
+  sheetMm,
+  type NeededBlocks,
+  type NeededPatch,
+  type SheetFrame,
+} from './cutting';
 export { FEET, feetOf, jointGlueOf, type FeetSum, type JointSum } from './fitSums';
 export { amountsOf, type Amount } from './amounts';
 export { boardThickMm, gluedAreaMm2, hollowDepthMm } from './glued';

@@ -8,7 +8,7 @@ import { grainViewOf, type FaceView } from './views';
 const RING_MM = sourced(14, memory('a finger’s breadth shows how the figure runs on'));
 const SHOWN_MM = 12;
 /** Grain may be turned by so much before it is seen. degrees */
-const GRAIN_TOLERANCE_DEG = sourced(
+export const GRAIN_TOLERANCE_DEG = sourced(
   6,
   practice('grain that is off by more than a few degrees is seen in the finish'),
 );

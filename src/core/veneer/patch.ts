@@ -5,6 +5,7 @@ import {
   boundingBox,
   contains,
   intersectionOf,
+  keepBelow,
   offsetOutline,
   rotate,
   sides,
@@ -63,20 +64,6 @@ export const PATCH_DEFAULTS = {
 
 const direction = (deg: number): Point => rotate([1, 0], deg);
 const dot = (a: Point, b: Point): number => a[0] * b[0] + a[1] * b[1];
-
-/** Sutherland–Hodgman against one half-plane: keeps the points with dot(p, n) ≤ limit. */
-function keepBelow(outline: Polygon, n: Point, limit: number): Polygon {
-  return sides(outline).flatMap(([a, b]) => {
-    const da = dot(a, n) - limit;
-    const db = dot(b, n) - limit;
-    const kept: Point[] = da <= 0 ? [a] : [];
-    if (da * db < 0) {
-      const t = da / (da - db);
-      kept.push([a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1])]);
-    }
-    return kept;
-  });
-}
 
 /** The smallest outline with sides of given directions that holds all points. */
 function enclose(points: Polygon, normals: readonly Point[]): Polygon {

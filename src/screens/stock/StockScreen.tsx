@@ -88,6 +88,11 @@ export function StockScreen() {
           title="Colour shelf"
           detail="Sticks, dyes, glazes and toners: recipes are worked out in them"
         />
+        <LinkRow
+          href="/stock/cutting"
+          title="Cutting plan"
+          detail="Which sheet and board is promised to which repair, what is left, what must be bought"
+        />
       </View>
       <Section title="On the shelf">
         {records.length === 0 && !loading ? (

@@ -2,7 +2,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { VENEER_RANGE_MM } from '@/core/method';
 import { useList, useOne, type Veneer } from '@/records';
-import { Button, FilePick, LengthField, Notice, Text, TextField } from '@/ui';
+import { Button, Chips, FilePick, Fold, LengthField, Notice, Text, TextField } from '@/ui';
 import { keepPhoto } from '../shared/keepPhoto';
 import { cautionsFor } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
@@ -10,6 +10,8 @@ import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { PhotoSwatch, Tone } from '../shared/Swatch';
 import { LinkRow } from '../shared/LinkRow';
+import { Harvest, ThicknessReadings } from './VeneerFacts';
+import { WhatIsLeft } from './WhatIsLeft';
 import { WoodChips } from '../shared/WoodChips';
 import { useAct } from '../shared/useAct';
 import { useDelete } from '../shared/useDelete';
@@ -130,6 +132,28 @@ export function VeneerScreen() {
         />
       ) : null}
       {card ? <Text>{cardWords(card, length)}</Text> : null}
+      <WhatIsLeft key={record.id} veneer={record} />
+      <Fold title="How it was cut, and from where">
+        <Chips
+          label="It was"
+          help="Old veneers were sawn, later ones are sliced with a knife; a repair that conserves takes the same."
+          options={[
+            { value: 'sawn', label: 'Sawn' },
+            { value: 'knife', label: 'Cut with a knife' },
+          ]}
+          value={body.cut}
+          onChange={(cut) => set({ cut })}
+        />
+        <TextField
+          label="Period"
+          help="In your own words, as on the faces it shall match."
+          value={body.period ?? ''}
+          most={60}
+          onChange={(period) => set({ period: period.trim() || undefined })}
+        />
+        <ThicknessReadings veneer={body} onChange={set} />
+        <Harvest veneer={body} onChange={set} />
+      </Fold>
       <TextField
         label="Note"
         help="Where it came from, how old it is."

@@ -58,6 +58,13 @@ export function FaceFacts({
                 onPress={() => onChange({ veneerMm: readings.least })}
               />
             ) : null}
+            <TextField
+              label="Period of the veneer"
+              help="In your own words, as on the sheets that shall match it."
+              value={face.period ?? ''}
+              most={60}
+              onChange={(period) => onChange({ period: period.trim() || undefined })}
+            />
           </>
         )}
         <LengthField
