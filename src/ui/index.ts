@@ -6,6 +6,7 @@ export * from './Chips';
 export * from './Fields';
 export * from './Cards';
 export * from './Toast';
+export { Pixels } from './Pixels';
 export { Canvas } from './Canvas';
 export type { CanvasProps, Handle } from './Canvas.types';
 export { Beside } from './Beside';

@@ -3,8 +3,9 @@ import type { Tones } from '@/core/colour';
 import type { Bar, Front } from '@/core/front';
 import type { Point, Polygon } from '@/core/geometry';
 import type { QuietSlit } from '@/core/glueup';
-import type { Deadline, FaceView, Moves, Plan, SpotSearch } from '@/core/job';
+import type { Deadline, FaceView, Moves, Plan, Spot, SpotSearch } from '@/core/job';
 import type { Manifest, Preview, TakeChoices, Taken } from '@/records/backup';
+import type { Raster } from '@/core/picture';
 import type { Room } from '@/records/room';
 import type { GapsFound, KnownFound, KnownThing, PhotoQuality } from '@/core/sight';
 import type { Design, DesignInput, GrainRead, Traced, WoodCard } from '@/core/veneer';
@@ -92,6 +93,10 @@ export const quietSlitInPhoto = (view: FaceView, loose: Polygon, grainDeg: numbe
 /** The best spots on a sheet for a patch, each as a picture of the patched face. */
 export const findSpots = (search: SpotSearch, options: JobOptions): Promise<FoundSpots> =>
   run(options, (id, worker, onProgress) => worker.spots(id, search, onProgress));
+
+/** The face with its patch from one place of the sheet. @param toned its mean colour brought to that of the wood round it */
+export const lookAtSpot = (search: SpotSearch, at: Spot, toned: boolean): Promise<Raster> =>
+  run({}, (id, worker) => worker.spotLook(id, search, at, toned));
 
 /** The card of a surface. @param wideMm what its photo shows from left to right */
 export const readWoodCard = (pictureId: string, wideMm: number): Promise<WoodCard> =>

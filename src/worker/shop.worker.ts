@@ -5,7 +5,7 @@ import { compute } from '@/core/computations';
 import type { Bar, Front } from '@/core/front';
 import type { Point, Polygon } from '@/core/geometry';
 import { quietSlit, type QuietSlit } from '@/core/glueup';
-import type { Deadline, FaceView, Moves, Plan, SpotSearch } from '@/core/job';
+import type { Deadline, FaceView, Moves, Plan, Spot, SpotSearch } from '@/core/job';
 import {
   findKnown,
   findRegion,
@@ -49,8 +49,9 @@ import { keepFront, loadFront } from '@/records/frontStore';
 import { decode, JPEG_QUALITY, jpegOf, photo, prepared, redraw, shrink, type StoredPicture } from './photos';
 import { createPlanner } from './planning';
 import type { BenchPlan } from './shelf';
+import type { Raster } from '@/core/picture';
 import { cuttingOf, type CuttingPlan } from './cutting';
-import { spotsOf, type FoundSpots } from './spots';
+import { spotLooker, spotsOf, type FoundSpots } from './spots';
 
 export type Progress = (fraction: number) => void;
 
@@ -58,6 +59,7 @@ export type Progress = (fraction: number) => void;
 export type Outcome<T> = { value: T } | { error: string; kind: 'input' | 'aborted' | 'other' };
 
 const running = new Map<number, AbortController>();
+const lookAt = spotLooker({ redraw, photo, jpegOf });
 
 /** Lets messages in (such as a cancel) between portions of work; timers would be slowed down by the browser. */
 const pause = (): Promise<void> =>
@@ -184,6 +186,13 @@ const api = {
   /** The best spots on a sheet for a patch, each as a picture of the patched face. */
   spots(id: number, search: SpotSearch, onProgress?: Progress): Promise<Outcome<FoundSpots>> {
     return job(id, onProgress, (context) => spotsOf(search, { redraw, photo, jpegOf }, context));
+  },
+
+  /** The face with its patch from one place of the sheet, its pixels handed over. */
+  spotLook(id: number, search: SpotSearch, at: Spot, toned: boolean): Promise<Outcome<Raster>> {
+    return job(id, undefined, () => lookAt(search, at, toned)).then((outcome) =>
+      'value' in outcome ? Comlink.transfer(outcome, [outcome.value.data.buffer]) : outcome,
+    );
   },
 
   /** The card of a surface. @param wideMm what its photo shows from left to right */

@@ -1,8 +1,8 @@
 import type { JobContext } from '@/core/check';
-import type { Polygon } from '@/core/geometry';
-import type { FaceView, SpotSearch } from '@/core/job';
+import type { Point, Polygon } from '@/core/geometry';
+import type { FaceView, Spot, SpotSearch } from '@/core/job';
 import type { Raster } from '@/core/picture';
-import { patched, placePatch, type Placement } from '@/core/spot';
+import { patcherOf, placePatch, type Patcher, type Placement } from '@/core/spot';
 
 /** Pictures are as large as the view that was searched. */
 export type FoundSpots = {
@@ -20,43 +20,82 @@ type Darkroom = {
 };
 
 const QUALITY = 0.9;
+const WHOLE: readonly Point[] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
+
+type Laid = { face: Raster; sheet: Raster; sheetMm: number; onSheet: (outline: readonly Point[]) => Polygon; patcher: Patcher }; // prettier-ignore
+
+async function laidOut(search: SpotSearch, { redraw, photo }: Darkroom): Promise<Laid> {
+  const face = await redraw(search.view);
+  const sheet = await photo(search.sheet.pictureId);
+  const sheetMm = search.sheet.wideMm / sheet.width;
+  const [w, h] = [search.sheet.wideMm, sheet.height * sheetMm];
+  return {
+    face,
+    sheet,
+    sheetMm,
+    onSheet: (outline) => outline.map(([x, y]): Point => [x * w, y * h]),
+    patcher: patcherOf(
+      face,
+      search.view.mmPerPixel,
+      search.outline,
+      search.face,
+      search.ringMm,
+      sheet,
+      sheetMm,
+    ),
+  };
+}
 
 /** The best spots on a sheet for a patch, each as a picture of the patched face. */
 export async function spotsOf(
   search: SpotSearch,
-  { redraw, photo, jpegOf }: Darkroom,
+  darkroom: Darkroom,
   context: JobContext,
 ): Promise<FoundSpots> {
   const { outline, leaveOut, face: within, ringMm, grainToleranceDegrees, top } = search;
-  const face = await redraw(search.view);
-  const sheet = await photo(search.sheet.pictureId);
-  const [faceMm, sheetMm] = [search.view.mmPerPixel, search.sheet.wideMm / sheet.width];
-  const [w, h] = [search.sheet.wideMm, sheet.height * sheetMm];
-  const input = {
-    target: { image: face, outline, ringMm, leaveOut, within },
-    donor: { image: sheet, outline: [[0, 0], [w, 0], [w, h], [0, h]] as Polygon },
-    mmPerPixel: faceMm,
-    donorMmPerPixel: sheetMm,
-    grainToleranceDegrees,
-    flips: true,
-    top,
-  }; // prettier-ignore
-  const { placements } = await placePatch(input, context);
+  const { face, sheet, sheetMm, onSheet, patcher } = await laidOut(search, darkroom);
+  const faceMm = search.view.mmPerPixel;
+  const { placements } = await placePatch(
+    {
+      target: { image: face, outline, ringMm, leaveOut, within },
+      donor: {
+        image: sheet,
+        outline: onSheet(search.sheet.outline ?? WHOLE),
+        keepOut: (search.sheet.holes ?? []).map(onSheet),
+      },
+      mmPerPixel: faceMm,
+      donorMmPerPixel: sheetMm,
+      grainToleranceDegrees,
+      flips: true,
+      top,
+    },
+    context,
+  );
   const spots: FoundSpots['spots'] = [];
-  let before = face;
-  for (const placement of placements) {
-    const seen = patched(face, faceMm, outline, within, ringMm, sheet, sheetMm, placement);
-    ({ before } = seen);
+  for (const placement of placements)
     spots.push({
       placement,
-      asCut: await jpegOf(seen.asCut, QUALITY),
-      toned: await jpegOf(seen.toned, QUALITY),
+      asCut: await darkroom.jpegOf(patcher.with(placement, false), QUALITY),
+      toned: await darkroom.jpegOf(patcher.with(placement, true), QUALITY),
     });
-  }
   return {
-    before: await jpegOf(before, QUALITY),
+    before: await darkroom.jpegOf(patcher.before, QUALITY),
     widthMm: face.width * faceMm,
     heightMm: face.height * faceMm,
     spots,
+  };
+}
+
+/** The face with its patch from wherever a finger is; what is laid out for one search is kept until another is looked at. */
+export function spotLooker(darkroom: Darkroom) {
+  let last: { key: string; laid: Promise<Laid> } | undefined;
+  return async (search: SpotSearch, at: Spot, toned: boolean): Promise<Raster> => {
+    const key = JSON.stringify(search);
+    if (last?.key !== key) last = { key, laid: laidOut(search, darkroom) };
+    const mine = last;
+    mine.laid.catch(() => {
+      if (last === mine) last = undefined;
+    });
+    return (await mine.laid).patcher.with(at, toned);
   };
 }

@@ -133,7 +133,17 @@ export { FACE_BACKS, type FaceBack } from './kinds/face';
 export { possibleMoves, reachedWords, type Move, type Moves, type Reached } from './moves';
 export { sumStarts, type SumStarts } from './sumStarts';
 export { gapViewOf } from './gapView';
-export { spotSearch, spotWords, type Spot, type SpotSearch } from './spot';
+export {
+  handTurn,
+  patchOnSheet,
+  sheetPhoto,
+  spotFaults,
+  spotHandles,
+  spotSearch,
+  spotWords,
+  type Spot,
+  type SpotSearch,
+} from './spot';
 export { floodRuns, HAND_TILT_DEG } from './flood';
 export {
   closeOf,

@@ -1,6 +1,6 @@
 import { boundingBox, project, type Point } from '../geometry';
 import { newFace } from './defaults';
-import { spotSearch, spotWords } from './spot';
+import { handTurn, patchOnSheet, spotFaults, spotHandles, spotSearch, spotWords } from './spot';
 import { boardOf } from './survey';
 
 /** A face of 600 × 400 mm, seen askew in its photo, its grain running down to the right. */
@@ -36,3 +36,32 @@ test.each([
 ])('in words: %j', (spot, words) => {
   expect(spotWords(spot, (mm) => `${mm} mm`)).toBe(words);
 }); // prettier-ignore
+
+describe('a patch placed by hand on its sheet', () => {
+  const outline: Point[] = [[10, 10], [50, 10], [50, 30], [10, 30]]; // prettier-ignore
+  const sheet = { pictureId: 's', wideMm: 200 };
+  const at = { xMm: 60, yMm: 40, degrees: 0, flipped: false };
+
+  test('its handles: the middle, and a place beyond its end that turns it by as much as the finger goes round', () => {
+    const [middle, turn] = spotHandles(outline, at);
+    expect(middle).toMatchObject({ x: 60, y: 40, whole: true });
+    expect(turn).toMatchObject({ x: 83, y: 40 });
+    expect(handTurn(at, [60, 90])).toBe(90);
+    expect(handTurn(at, [160, 40 + 100 * Math.tan(Math.PI / 36)])).toBe(5);
+    const half = patchOnSheet(outline, { ...at, degrees: 180 });
+    expect(half[0]?.map(Math.round)).toEqual([80, 50]);
+  });
+
+  test('what speaks against a place: the rim, a hole, grain that is seen', () => {
+    expect(spotFaults(outline, at, sheet, 100)).toEqual([]);
+    expect(spotFaults(outline, { ...at, xMm: 15 }, sheet, 100)).toEqual([
+      'It hangs over the rim of the sheet.',
+    ]);
+    const holes = [[[0.25, 0.3], [0.4, 0.3], [0.4, 0.5]]] as [number, number][][]; // prettier-ignore
+    expect(spotFaults(outline, at, { ...sheet, holes }, 100)).toEqual(['Some of it was cut out of the sheet before.']); // prettier-ignore
+    expect(spotFaults(outline, { ...at, degrees: -172 }, sheet, 100)[0]).toMatch(
+      /turned by 8°; more than 6°/,
+    );
+    expect(spotFaults(outline, { ...at, degrees: 180 }, sheet, 100)).toEqual([]);
+  });
+});

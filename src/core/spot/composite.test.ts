@@ -1,6 +1,6 @@
 import type { Point } from '../geometry';
 import type { Raster } from '../picture';
-import { patched } from './composite';
+import { patcherOf, type PatchAt } from './composite';
 
 const flat = (width: number, height: number, colour: (x: number, y: number) => readonly number[]): Raster => {
   const data = new Uint8ClampedArray(4 * width * height);
@@ -8,6 +8,10 @@ const flat = (width: number, height: number, colour: (x: number, y: number) => r
     for (let x = 0; x < width; x++) data.set(colour(x, y), 4 * (y * width + x));
   return { data, width, height };
 };
+const patched = (face: Raster, mm: number, patch: Point[], within: Point[], ringMm: number, sheet: Raster, sheetMm: number, place: PatchAt) => {
+  const patcher = patcherOf(face, mm, patch, within, ringMm, sheet, sheetMm);
+  return { before: patcher.before, asCut: patcher.with(place, false), toned: patcher.with(place, true) };
+}; // prettier-ignore
 const at = ({ data, width }: Raster, x: number, y: number): number[] => [...data.subarray(4 * (y * width + x), 4 * (y * width + x) + 3)]; // prettier-ignore
 const PATCH: Point[] = [[20, 20], [40, 20], [40, 40], [20, 40]]; // prettier-ignore
 const FACE: Point[] = [[0, 0], [60, 0], [60, 34], [0, 34]]; // prettier-ignore

@@ -7,4 +7,4 @@ export {
   type PlaceResult,
 } from './place';
 export { laidOn, outlineOn, type Turn } from './coarse';
-export { patched } from './composite';
+export { patcherOf, type PatchAt, type Patcher } from './composite';

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { Image, View } from 'react-native';
 import Svg, { Polygon } from 'react-native-svg';
-import { spotSearch, spotWords, surroundingsOf, type Spot } from '@/core/job';
+import { sheetPhoto, spotSearch, spotWords, surroundingsOf, type Spot } from '@/core/job';
 import { describeSource } from '@/core/sources';
 import { PLACE_SOURCE } from '@/core/spot';
 import { lengthBetween } from '@/core/units';
@@ -10,6 +10,7 @@ import type { Stored } from '@/records';
 import { Button, Chips, LengthField, LitCard, materials, Notice, Progress, Section, Text } from '@/ui';
 import { findSpots, type FoundSpots } from '@/worker';
 import { useChange } from '../shared/useChange';
+import { SpotByHand } from './SpotByHand';
 import { useLong } from '../shared/useLong';
 import { useUnits } from '../shared/useUnits';
 
@@ -34,6 +35,7 @@ export function SpotSection({
   const { going, cancel, begin } = useLong();
   const [found, setFound] = useState<FoundSpots>();
   const [look, setLook] = useState<Look>('toned');
+  const [byHand, setByHand] = useState(false);
   const [seam, setSeam] = useState<'hidden' | 'shown'>('hidden');
   const { pictureId, photoWideMm } = veneer.body;
   const facePhoto = face.body.picture?.id;
@@ -41,7 +43,12 @@ export function SpotSection({
   const others = onFace.filter((o) => o.id !== damage.id).map((o) => o.body);
   const place = surroundingsOf(damage.body, face.body, others);
   if (!pictureId || !facePhoto || !place.ok) return null;
-  const search = spotSearch(place.value, facePhoto, patch, { pictureId, wideMm: photoWideMm ?? 1 });
+  const search = spotSearch(
+    place.value,
+    facePhoto,
+    patch,
+    sheetPhoto(veneer.body, pictureId, photoWideMm ?? 1, damage.id),
+  );
   const take = ({ xMm, yMm, degrees, flipped }: Spot): void =>
     void change(damage, { patch: { ...damage.body.patch, spot: { xMm, yMm, degrees, flipped } } });
   return (
@@ -74,6 +81,16 @@ export function SpotSection({
         />
       )}
       {spot ? <Text kind="strong">{`Taken: ${spotWords(spot, length)}.`}</Text> : null}
+      {photoWideMm === undefined ? null : byHand ? (
+        <SpotByHand
+          search={search}
+          start={spot ?? { xMm: photoWideMm / 2, yMm: photoWideMm / 2, degrees: 0, flipped: false }}
+          toned={look === 'toned'}
+          onPlace={take}
+        />
+      ) : (
+        <Button label="Place it by hand" kind="quiet" onPress={() => setByHand(true)} />
+      )}
       {found ? (
         <>
           <Chips
