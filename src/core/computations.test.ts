@@ -37,6 +37,11 @@ const CASES: [string, unknown, unknown][] = [
     { image: GREY, line: [[2, 8], [14, 8]], mmPerPixel: 0.3, stations: 3, reachMm: 1.5 }, // prettier-ignore
     { gapsMm: [0, 0, 0], finestMm: expect.closeTo(0.12, 9), seen: false },
   ],
+  [
+    'photo.calibrate',
+    { image: GREY, card: 'grey', corners: [[0, 0], [1, 0], [1, 1], [0, 1]] }, // prettier-ignore
+    expect.objectContaining({ after: expect.closeTo(0, 3), turned: 0 }),
+  ],
   ['photo.quality', { image: GREY }, { blur: 0, burnt: 0, black: 0 }],
   [
     'colour.mix',
@@ -214,6 +219,12 @@ const CASES: [string, unknown, unknown][] = [
     'veneer.match',
     { target: CARD, stock: [{ ...CARD, id: 'a', thicknessMm: 0.6 }], thicknessMm: 0.9, school: 'clear' },
     { ranked: [expect.objectContaining({ id: 'a', deltaE00: 0, shims: 2 })] },
+  ],
+  ['veneer.shims', { oldMm: [1, 1], newMm: 0.6, lengthMm: 80 }, expect.objectContaining({ zones: [expect.objectContaining({ sheets: 2 })] })], // prettier-ignore
+  [
+    'veneer.face',
+    { alongMm: 600, acrossMm: 450, overhangMm: 10, leafAlongMm: 700, leafAcrossMm: 204, match: 'centre' },
+    expect.objectContaining({ leaves: 4, turned: [false, true, false, true] }),
   ],
   [
     'veneer.nest',

@@ -39,6 +39,8 @@ import {
   mixSchema,
 } from './pigment';
 import {
+  calibrate,
+  calibrateSchema,
   findKnown,
   findRegion,
   knownSchema,
@@ -51,7 +53,16 @@ import {
 import { nestPatches, nestSchema } from './nest';
 import { placePatch, placeSchema } from './spot';
 import { camberOf, camberSchema } from './stack';
-import { designPatch, designSchema, rankStock, stockRankSchema } from './veneer';
+import {
+  designPatch,
+  designSchema,
+  leavesPlan,
+  leavesSchema,
+  rankStock,
+  shimsPlan,
+  shimsSchema,
+  stockRankSchema,
+} from './veneer';
 import { finishFromTests, finishTestSchema } from './finish';
 import { tapMap, tapMapSchema } from './tapping';
 import { rectify, rectifySchema } from './geometry';
@@ -108,11 +119,14 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['letin.boards', computation(lumberSchema, lumberPlan, 'letin.boards')],
   ['veneer.match', computation(stockRankSchema, rankStock, 'veneer.match')],
   ['veneer.nest', computation(nestSchema, nestPatches, 'veneer.nest')],
+  ['veneer.shims', computation(shimsSchema, shimsPlan, 'veneer.shims')],
+  ['veneer.face', computation(leavesSchema, leavesPlan, 'veneer.face')],
   ['veneer.outline', computation(designSchema, designPatch, 'veneer.outline')],
   ['veneer.place', computation(placeSchema, placePatch, 'veneer.place')],
   ['photo.known', computation(knownSchema, findKnown, 'photo.known')],
   ['photo.region', computation(regionSchema, findRegion, 'photo.region')],
   ['photo.gaps', computation(gapsSchema, readGaps, 'photo.gaps')],
+  ['photo.calibrate', computation(calibrateSchema, calibrate, 'photo.calibrate')],
   ['photo.quality', computation(qualitySchema, photoQuality, 'photo.quality')],
   ['letin.pilot', computation(pilotSchema, pilotPlan, 'letin.pilot')],
   ['letin.drawer', computation(drawerSchema, drawerPlan, 'letin.drawer')],

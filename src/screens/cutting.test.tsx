@@ -61,3 +61,20 @@ test('the outline that is seen least is found and taken; own corners are dropped
   await press('As it is worked out again');
   await waitFor(async () => expect((await stored('damage', damage))?.patch.own).toBeUndefined());
 });
+
+test('a whole face is laid out in leaves, and a patch gets half shims; what cannot be is told', async () => {
+  const { damage } = await boxWith({ ...loss, method: 'reveneer' });
+  await openPage(<PatchScreen />, { id: damage }, 'The face in leaves');
+  await type('One leaf, along its grain', '700');
+  await type('One leaf, across', '204');
+  await press('Centre: booked, an even number of equal leaves, a seam in the middle');
+  await waitFor(() => expect(screen.getByText('Leaf 4, turned over')).toBeOnTheScreen());
+  await type('One leaf, along its grain', '300');
+  await waitFor(() => expect(screen.getByText(/A leaf is 300 mm long/)).toBeOnTheScreen());
+  await act(async () => void (await createRecord('veneer', leaf('Thin', { thicknessMm: 0.6 }), 'thin')));
+  const patched = await boxWith({ ...loss, patch: { veneerId: 'thin' } });
+  await openPage(<PatchScreen />, { id: patched.damage }, 'Height of the patch');
+  await type('Old veneer at its left end', '1');
+  await type('Old veneer at its right end', '0.6');
+  await waitFor(() => expect(screen.getByText(/half shim/)).toBeOnTheScreen());
+});

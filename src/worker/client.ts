@@ -7,14 +7,14 @@ import type { Deadline, FaceView, Moves, Plan, Spot, SpotSearch } from '@/core/j
 import type { Manifest, Preview, TakeChoices, Taken } from '@/records/backup';
 import type { Raster } from '@/core/picture';
 import type { Room } from '@/records/room';
-import type { GapsFound, KnownFound, KnownThing, PhotoQuality } from '@/core/sight';
+import type { CalibrationCard, GapsFound, KnownFound, KnownThing, PhotoQuality } from '@/core/sight';
 import type { Design, DesignInput, GrainRead, Traced, WoodCard } from '@/core/veneer';
 import { openLine, overLine, type Line } from './line';
 import type { BenchPlan } from './shelf';
 import type { CuttingPlan } from './cutting';
 import type { FoundSpots } from './spots';
 import type { StoredPicture } from './photos';
-import type { Outcome, Progress, ShopWorker } from './shop.worker';
+import type { Outcome, Progress, Recoloured, ShopWorker } from './shop.worker';
 
 export type JobOptions = { signal?: AbortSignal; onProgress?: Progress };
 
@@ -136,6 +136,17 @@ export const findKnownThing = (
 /** The outline of what was tapped on a face; empty where nothing stands out. @param at mm in the view's own frame */
 export const regionInPhoto = (view: FaceView, at: Point): Promise<Point[]> =>
   run({}, (id, worker) => worker.region(id, view, at));
+
+/** A photo with its colours set right by a card in it. @param corners of the card, as fractions */
+export const calibratePhoto = (
+  pictureId: string,
+  card: CalibrationCard,
+  corners: Point[],
+): Promise<Recoloured> => run({}, (id, worker) => worker.calibrate(id, pictureId, card, corners));
+
+/** A photo without the slow change of light over wood that is even. @param within its corners, as fractions */
+export const evenPhoto = (pictureId: string, within: Point[]): Promise<Recoloured> =>
+  run({}, (id, worker) => worker.evenLight(id, pictureId, within));
 
 /** Whether a photo is sharp and well lit. */
 export const readQuality = (pictureId: string): Promise<PhotoQuality> =>

@@ -75,6 +75,14 @@ export async function shrink(picture: Picture): Promise<Picture> {
   return { ...picture, widthPx, heightPx, jpeg: base64Of(new Uint8Array(await blob.arrayBuffer())) };
 }
 
+/** A picture of ours as it is kept. */
+export async function storedFrom(raster: Raster): Promise<StoredPicture> {
+  const jpeg = await (await jpegOf(raster, KEPT_QUALITY)).arrayBuffer();
+  return { jpeg: base64Of(new Uint8Array(jpeg)), widthPx: raster.width, heightPx: raster.height };
+}
+/** A photo that is written a second time loses little at this. */
+const KEPT_QUALITY = 0.93;
+
 /** Checks a picture file, turns it upright by its EXIF orientation, scales it down and gives it back as JPEG. */
 export async function prepared(file: Blob, name: string): Promise<StoredPicture> {
   const { type } = inspectPicture(new Uint8Array(await file.arrayBuffer()), name);

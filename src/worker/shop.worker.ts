@@ -7,7 +7,13 @@ import type { Point, Polygon } from '@/core/geometry';
 import { quietSlit, type QuietSlit } from '@/core/glueup';
 import type { Deadline, FaceView, Moves, Plan, Spot, SpotSearch } from '@/core/job';
 import {
+  calibrate,
+  calibrationWords,
+  evenLight,
+  evenLightWords,
   findKnown,
+  recoloured,
+  type CalibrationCard,
   findRegion,
   photoQuality,
   type KnownFound,
@@ -46,12 +52,25 @@ import { browserStore, newId } from '@/records/browserStore';
 import { lastBackup } from '@/records/lastBackup';
 import { roomTaken, thinPictures, type Room } from '@/records/room';
 import { keepFront, loadFront } from '@/records/frontStore';
-import { decode, JPEG_QUALITY, jpegOf, photo, prepared, redraw, shrink, type StoredPicture } from './photos';
+import {
+  storedFrom,
+  decode,
+  JPEG_QUALITY,
+  jpegOf,
+  photo,
+  prepared,
+  redraw,
+  shrink,
+  type StoredPicture,
+} from './photos';
 import { createPlanner } from './planning';
 import type { BenchPlan } from './shelf';
 import type { Raster } from '@/core/picture';
 import { cuttingOf, type CuttingPlan } from './cutting';
 import { spotLooker, spotsOf, type FoundSpots } from './spots';
+
+/** A photo whose colours were changed, and what was done to it. */
+export type Recoloured = StoredPicture & { words: string };
 
 export type Progress = (fraction: number) => void;
 
@@ -262,6 +281,32 @@ const api = {
         u * wide,
         v * tall,
       ]);
+    });
+  },
+
+  /** A photo with its colours set right by a card in it, as a new one. */
+  calibrate(
+    id: number,
+    pictureId: string,
+    card: CalibrationCard,
+    corners: Point[],
+  ): Promise<Outcome<Recoloured>> {
+    return job(id, undefined, async () => {
+      const image = await photo(pictureId);
+      const found = calibrate({ image, card, corners });
+      return { ...(await storedFrom(recoloured(image, found.matrix))), words: calibrationWords(found, card) };
+    });
+  },
+
+  /** A photo without the slow change of light over a place that is even. @param within corners as fractions */
+  evenLight(id: number, pictureId: string, within: Point[]): Promise<Outcome<Recoloured>> {
+    return job(id, undefined, async () => {
+      const image = await photo(pictureId);
+      const { picture, uneven } = evenLight(
+        image,
+        within.map(([x, y]): Point => [x * image.width, y * image.height]),
+      );
+      return { ...(await storedFrom(picture)), words: evenLightWords(uneven) };
     });
   },
 

@@ -101,6 +101,7 @@ export { jobSchema, jobTasks, planSchema, type JobInput } from './tasks';
 export { MARK_TOOLS, onLine, remarked, shifted, storedMark, tapped, withPoint } from './marking';
 export { movedPlacing, placingHandles, withCauls, withClamp } from './placing';
 export {
+  alongAcross,
   around,
   closeViewOf,
   contentOf,
@@ -135,6 +136,7 @@ export { sumStarts, type SumStarts } from './sumStarts';
 export { gapViewOf } from './gapView';
 export {
   handTurn,
+  patchOnItsSheet,
   patchOnSheet,
   sheetPhoto,
   spotFaults,

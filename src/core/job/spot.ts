@@ -92,6 +92,25 @@ export type Spot = { xMm: number; yMm: number; degrees: number; flipped: boolean
 export const patchOnSheet = (outline: readonly Point[], { xMm, yMm, degrees, flipped }: Spot): Point[] =>
   outlineOn(outline, centroidOf(outline), { degrees, flipped }, [xMm, yMm]);
 
+/** A patch as it is printed on the picture of its sheet; nothing where that has no photo to scale. @param length a length in words */
+export function patchOnItsSheet(
+  { name, pictureId, photoWideMm }: Veneer,
+  { outline }: Pick<Patch, 'outline'>,
+  grainDeg: number,
+  spot: Spot,
+  length: (mm: number) => string,
+): { pictureId: string; name: string; wideMm: number; outline: Point[]; where: string } | undefined {
+  if (!pictureId || photoWideMm === undefined) return undefined;
+  const along = outline.map((p) => rotate(p, -grainDeg));
+  return {
+    pictureId,
+    name,
+    wideMm: photoWideMm,
+    outline: patchOnSheet(along, spot),
+    where: spotWords(spot, length),
+  };
+}
+
 /** What speaks against a spot, in words. @param tallMm how much of the sheet its photo shows from top to bottom */
 export function spotFaults(outline: readonly Point[], at: Spot, sheet: SheetPhoto, tallMm: number): string[] {
   const onSheet = (list: readonly Point[]): Point[] =>

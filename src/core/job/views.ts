@@ -87,6 +87,12 @@ export function grainViewOf(
   };
 }
 
+/** Size of a face along the grain of its veneer and across. mm */
+export function alongAcross({ plane, grainDeg }: Board): { alongMm: number; acrossMm: number } {
+  const { left, right, top, bottom } = boundingBox(plane.outline.map((p) => rotate(p, -grainDeg)));
+  return { alongMm: right - left, acrossMm: bottom - top };
+}
+
 /** The neighbourhood of an outline on its face, for a drawing that shows a place rather than the whole. */
 export function around(
   outline: Polygon,

@@ -18,5 +18,6 @@ export { toSvg } from './svg';
 export { toDxf, type DxfLayer } from './dxf';
 export { pagesInUnits } from './pagesInUnits';
 export { patchSheet, type PatchSheetInput } from './patchSheet';
+export { spotSheet, type SpotSheetInput } from './spotSheet';
 export { setPages, type Block } from './textPages';
 export { toHtml } from './html';

@@ -2,4 +2,15 @@ export { knownWords, proposalWords } from './words';
 export { findKnown, knownSchema, KNOWN_SOURCE, type KnownFound, type KnownThing } from './known';
 export { findRegion, regionSchema, REGION_SOURCE } from './region';
 export { GAP_REACH_MM, gapsSchema, gapsWords, GAPS_SOURCE, readGaps, type GapsFound } from './gaps';
+export {
+  calibrate,
+  calibrateSchema,
+  calibrationWords,
+  CHART,
+  recoloured,
+  UNCALIBRATED,
+  type Calibration,
+  type CalibrationCard,
+} from './calibrate';
+export { evenLight, evenLightWords } from './evenLight';
 export { photoQuality, qualitySchema, qualityWords, type PhotoQuality } from './quality';

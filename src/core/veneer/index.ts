@@ -1,6 +1,8 @@
 export * from './thickness';
 export * from './patch';
 export * from './seam';
+export * from './shims';
+export * from './leaves';
 export * from './design';
 export { traceToFigure, type Traced } from './trace';
 export * from './breakEven';

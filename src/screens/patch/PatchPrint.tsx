@@ -1,9 +1,18 @@
 import { View } from 'react-native';
 import type { Polygon } from '@/core/geometry';
 import { unitsOf } from '@/core/job';
-import { pagesInUnits, patchSheet, toDxf, toSvg, type Page, type PatchSheetInput } from '@/core/print';
+import {
+  jpegBytes,
+  pagesInUnits,
+  patchSheet,
+  spotSheet,
+  toDxf,
+  toSvg,
+  type Page,
+  type PatchSheetInput,
+} from '@/core/print';
 import { download, fileName } from '@/instruments';
-import { useShop } from '@/records';
+import { usePicture, useShop } from '@/records';
 import { Button, Section } from '@/ui';
 import { useAct } from '../shared/useAct';
 import { usePdf } from '../shared/usePdf';
@@ -14,13 +23,17 @@ export function PatchPrint({
   name,
   damage,
   main,
+  onSheet,
 }: {
   sheet: Omit<PatchSheetInput, 'paper' | 'side' | 'damage'>;
   /** Of the damage, for the file. */
   name: string;
   damage: Polygon;
   main: boolean;
+  /** The photo of the sheet, how much of it that shows, and the patch where it was placed on it. */
+  onSheet?: { pictureId: string; name: string; wideMm: number; outline: Polygon; where: string };
 }) {
+  const { picture } = usePicture(onSheet?.pictureId);
   const { shop } = useShop();
   const act = useAct();
   const pdf = usePdf();
@@ -40,6 +53,35 @@ export function PatchPrint({
           kind="quiet"
           onPress={() => act(() => pdf(`${sheet.title}, mirrored`, pagesFor('back'), `${file}-mirrored.pdf`))}
         />
+        {onSheet && picture ? (
+          <Button
+            label="On the picture of the sheet"
+            kind="quiet"
+            onPress={() =>
+              act(() =>
+                pdf(
+                  `${sheet.title}, on its sheet`,
+                  pagesInUnits(
+                    [
+                      spotSheet({
+                        title: `${sheet.title}, on ${onSheet.name}`,
+                        jpeg: jpegBytes(picture.jpeg),
+                        name: onSheet.name,
+                        wideMm: onSheet.wideMm,
+                        tallMm: (onSheet.wideMm * picture.heightPx) / picture.widthPx,
+                        outline: onSheet.outline,
+                        notes: [`${onSheet.where}.`],
+                        paper: shop.paper,
+                      }),
+                    ],
+                    unitsOf(shop),
+                  ),
+                  `${file}-on-its-sheet.pdf`,
+                ),
+              )
+            }
+          />
+        ) : null}
         <Button
           label="Save as SVG"
           onPress={() =>

@@ -2,7 +2,15 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { methodById } from '@/core/catalogue';
 import { attempt } from '@/core/check';
-import { damageLabel, patchFor, spotWords, surfaceRisk, surveyed } from '@/core/job';
+import {
+  alongAcross,
+  damageLabel,
+  patchFor,
+  patchOnItsSheet,
+  spotWords,
+  surfaceRisk,
+  surveyed,
+} from '@/core/job';
 import { cautionsOf } from '@/core/safety';
 import { describeSource } from '@/core/sources';
 import { PATCH_DEFAULTS, patchShapeWords } from '@/core/veneer';
@@ -18,9 +26,11 @@ import { useChange } from '../shared/useChange';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { SumsSection } from '../sums/SumsSection';
+import { LeavesSection } from './LeavesSection';
 import { OutlineSection } from './OutlineSection';
 import { PatchBoard } from './PatchBoard';
 import { PatchPrint } from './PatchPrint';
+import { ShimsSection } from './ShimsSection';
 import { SpotSection } from './SpotSection';
 import { VeneerSection } from './VeneerSection';
 
@@ -63,6 +73,12 @@ export function PatchScreen() {
   const result = attempt(() => patchFor(damage.body, survey.value, treated));
   const patch = result.ok ? result.value : undefined;
   const chosen = stock.records.find((v) => v.id === damage.body.patch.veneerId);
+  const wholeFace = methodById(method).needs.includes('veneerSheet');
+  const { spot } = damage.body.patch;
+  const onSheet =
+    patch && chosen && spot
+      ? patchOnItsSheet(chosen.body, patch, survey.value.board.grainDeg, spot, length)
+      : undefined;
   return (
     <Page
       {...frame}
@@ -127,6 +143,7 @@ export function PatchScreen() {
           name={`${piece.body.name} ${damageLabel(damage.body)}`}
           damage={survey.value.outline}
           main={!chosen}
+          {...(onSheet ? { onSheet } : {})}
           sheet={{
             title: `${piece.body.name}, ${face.body.name}: ${damageLabel(damage.body)}`,
             patch,
@@ -151,6 +168,14 @@ export function PatchScreen() {
       />
       {view.repair ? (
         <KeepFigures damage={damage}>
+          {patch && chosen && !wholeFace ? (
+            <ShimsSection
+              oldMm={face.body.veneerMm}
+              newMm={chosen.body.thicknessMm}
+              lengthMm={patch.alongMm}
+            />
+          ) : null}
+          {wholeFace ? <LeavesSection face={alongAcross(survey.value.board)} veneer={chosen?.body} /> : null}
           <SumsSection repair={view.repair} method={method} shop={shop} />
         </KeepFigures>
       ) : null}

@@ -5,6 +5,7 @@ import { useList, useOne, type Veneer } from '@/records';
 import { Button, Chips, FilePick, Fold, LengthField, Notice, Text, TextField } from '@/ui';
 import { keepPhoto } from '../shared/keepPhoto';
 import { cautionsFor } from '@/core/safety';
+import { CalibrateFold } from '../shared/CalibrateFold';
 import { Cautions } from '../shared/Cautions';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -132,6 +133,9 @@ export function VeneerScreen() {
         />
       ) : null}
       {card ? <Text>{cardWords(card, length)}</Text> : null}
+      {body.pictureId ? (
+        <CalibrateFold pictureId={body.pictureId} onPicture={({ id: pictureId }) => set({ pictureId })} />
+      ) : null}
       <WhatIsLeft key={record.id} veneer={record} />
       <Fold title="How it was cut, and from where">
         <Chips

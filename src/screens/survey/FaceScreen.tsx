@@ -21,6 +21,7 @@ import { useUnits } from '../shared/useUnits';
 import { FaceFacts } from './FaceFacts';
 import { PreparationSection } from './PreparationSection';
 import { RawPhoto } from './RawPhoto';
+import { CalibrateFold } from '../shared/CalibrateFold';
 import { ShapeSection } from './ShapeSection';
 import { boardOf, damageLabel, grainIsKnown, isMarked, measuredWords, surveyed } from '@/core/job';
 
@@ -172,6 +173,9 @@ export function FaceScreen() {
             <Button label="Take this size" kind="main" onPress={() => setSize(size.widthMm, size.heightMm)} />
           )}
         </Section>
+      ) : null}
+      {face.body.picture ? (
+        <CalibrateFold pictureId={face.body.picture.id} onPicture={(picture) => set({ picture })} />
       ) : null}
       <ShapeSection face={face} others={view.faces.filter((f) => f.id !== face.id)} onChange={set} />
       <FaceFacts face={face.body} piece={piece.body} onChange={set} />
