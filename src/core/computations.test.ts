@@ -37,6 +37,7 @@ const CASES: [string, unknown, unknown][] = [
     { image: GREY, line: [[2, 8], [14, 8]], mmPerPixel: 0.3, stations: 3, reachMm: 1.5 }, // prettier-ignore
     { gapsMm: [0, 0, 0], finestMm: expect.closeTo(0.12, 9), seen: false },
   ],
+  ['photo.crack', { image: GREY, line: [[5, 15], [35, 15]], mmPerPixel: 0.4 }, { line: [[5, 15], [35, 15]], seen: false }], // prettier-ignore
   [
     'photo.calibrate',
     { image: GREY, card: 'grey', corners: [[0, 0], [1, 0], [1, 1], [0, 1]] }, // prettier-ignore

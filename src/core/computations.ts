@@ -41,6 +41,8 @@ import {
 import {
   calibrate,
   calibrateSchema,
+  crackSchema,
+  snapToCrack,
   findKnown,
   findRegion,
   knownSchema,
@@ -127,6 +129,7 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['photo.region', computation(regionSchema, findRegion, 'photo.region')],
   ['photo.gaps', computation(gapsSchema, readGaps, 'photo.gaps')],
   ['photo.calibrate', computation(calibrateSchema, calibrate, 'photo.calibrate')],
+  ['photo.crack', computation(crackSchema, snapToCrack, 'photo.crack')],
   ['photo.quality', computation(qualitySchema, photoQuality, 'photo.quality')],
   ['letin.pilot', computation(pilotSchema, pilotPlan, 'letin.pilot')],
   ['letin.drawer', computation(drawerSchema, drawerPlan, 'letin.drawer')],

@@ -9,6 +9,7 @@ import { PrinterField } from './shop/PrinterField';
 const mockCorners = [[0.11, 0.12], [0.91, 0.1], [0.93, 0.88], [0.1, 0.9]]; // prettier-ignore
 const mockOutline = [[250, 195], [350, 195], [350, 255], [250, 255], [240, 225]]; // prettier-ignore
 let mockFound: { corners: number[][]; worth: number } = { corners: mockCorners, worth: 0.6 };
+let mockCrack = true;
 let mockRegion: number[][] = mockOutline;
 
 jest.mock('expo-router', () => jest.requireActual('@/testing/room').routerMock);
@@ -19,6 +20,10 @@ jest.mock('@/worker', () => ({
   readQuality: async () => ({ blur: 0.5, burnt: 0.2, black: 0 }),
   grainInPhoto: async () => ({ degrees: 90, coherence: 0.7 }),
   regionInPhoto: async () => mockRegion,
+  crackInPhoto: async (_view: unknown, line: number[][]) => ({
+    line: mockCrack ? [...line, [60, 40]] : line,
+    seen: mockCrack,
+  }),
 }));
 jest.setTimeout(30_000);
 
@@ -110,4 +115,22 @@ test('what the bar measures makes the next print true; without a correction agai
   expect(heard[0]).toBeCloseTo(1.01 * 0.995, 9);
   await act(async () => void fireEvent.press(screen.getByText('Print without a correction')));
   expect(heard[1]).toBe(1);
+});
+
+test('the stroke of a crack is laid on it, undone, and left where none is seen', async () => {
+  const points = onTop([[100, 100], [300, 110]]); // prettier-ignore
+  const { damage } = await photographed({ kind: 'longCrack', mark: { tool: 'line', points, widthMm: 1 } });
+  const now = async (): Promise<number> => {
+    const mark = (await stored('damage', damage))?.mark;
+    return mark?.tool === 'line' ? mark.points.length : 0;
+  };
+  await openPage(<MarkScreen />, { id: damage }, 'Lay it on the crack');
+  await press('Lay it on the crack');
+  await waitFor(async () => expect(await now()).toBe(3));
+  await press('Undo');
+  await waitFor(async () => expect(await now()).toBe(2));
+  mockCrack = false;
+  await press('Lay it on the crack');
+  await waitFor(() => expect(screen.getByText(/^No dark line stands out/)).toBeOnTheScreen());
+  expect(await now()).toBe(2);
 });

@@ -7,7 +7,14 @@ import type { Deadline, FaceView, Moves, Plan, Spot, SpotSearch } from '@/core/j
 import type { Manifest, Preview, TakeChoices, Taken } from '@/records/backup';
 import type { Raster } from '@/core/picture';
 import type { Room } from '@/records/room';
-import type { CalibrationCard, GapsFound, KnownFound, KnownThing, PhotoQuality } from '@/core/sight';
+import type {
+  CalibrationCard,
+  CrackFound,
+  GapsFound,
+  KnownFound,
+  KnownThing,
+  PhotoQuality,
+} from '@/core/sight';
 import type { Design, DesignInput, GrainRead, Traced, WoodCard } from '@/core/veneer';
 import { openLine, overLine, type Line } from './line';
 import type { BenchPlan } from './shelf';
@@ -151,6 +158,10 @@ export const evenPhoto = (pictureId: string, within: Point[]): Promise<Recoloure
 /** Whether a photo is sharp and well lit. */
 export const readQuality = (pictureId: string): Promise<PhotoQuality> =>
   run({}, (id, worker) => worker.quality(id, pictureId));
+
+/** A stroke laid on the crack beside it. @param line in the view's own frame, mm */
+export const crackInPhoto = (view: FaceView, line: Point[]): Promise<CrackFound> =>
+  run({}, (id, worker) => worker.crack(id, view, line));
 
 /** How wide a joint gapes at places along it, ends among them. @param line in the view's own frame, mm */
 export const gapsInPhoto = (view: FaceView, line: Point[], stations: number): Promise<GapsFound> =>

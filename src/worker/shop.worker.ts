@@ -13,7 +13,9 @@ import {
   evenLightWords,
   findKnown,
   recoloured,
+  snapToCrack,
   type CalibrationCard,
+  type CrackFound,
   findRegion,
   photoQuality,
   type KnownFound,
@@ -312,6 +314,16 @@ const api = {
 
   quality(id: number, pictureId: string): Promise<Outcome<PhotoQuality>> {
     return job(id, undefined, async () => photoQuality({ image: await photo(pictureId) }));
+  },
+
+  /** A stroke laid on the crack beside it. @param line in the view's own frame, mm */
+  crack(id: number, view: FaceView, line: Point[]): Promise<Outcome<CrackFound>> {
+    return job(id, undefined, async (context) => {
+      const k = view.mmPerPixel;
+      const px = line.map(([x, y]): Point => [x / k, y / k]);
+      const found = snapToCrack({ image: await redraw(view, context), line: px, mmPerPixel: k });
+      return { ...found, line: found.line.map(([x, y]): Point => [x * k, y * k]) };
+    });
   },
 
   /** How wide a joint gapes at places along it. @param line its ends in the view's own frame, mm */

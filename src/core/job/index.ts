@@ -133,7 +133,7 @@ export { partsPlan, reachOf } from './apart';
 export { FACE_BACKS, type FaceBack } from './kinds/face';
 export { possibleMoves, reachedWords, type Move, type Moves, type Reached } from './moves';
 export { sumStarts, type SumStarts } from './sumStarts';
-export { gapViewOf } from './gapView';
+export { gapViewOf, strokeViewOf } from './gapView';
 export {
   handTurn,
   patchOnItsSheet,

@@ -2,3 +2,4 @@ export { inspectPicture, MOST_MEGAPIXELS, STORED_SIDE_PX, type PictureFacts } fr
 export { warp, type Raster } from './warp';
 export { between, planesOf, shrink, shrinkAll, type Plane, type Planes } from './planes';
 export { asRaster } from './raster';
+export { cheapestWay } from './cheapestWay';

@@ -12,5 +12,6 @@ export {
   type Calibration,
   type CalibrationCard,
 } from './calibrate';
+export { crackSchema, crackWords, snapToCrack, type CrackFound } from './crack';
 export { evenLight, evenLightWords } from './evenLight';
 export { photoQuality, qualitySchema, qualityWords, type PhotoQuality } from './quality';

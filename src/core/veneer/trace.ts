@@ -1,6 +1,6 @@
 import simplify from 'simplify-js';
 import { boundingBox, type Point, type Polygon } from '../geometry';
-import type { Raster } from '../picture';
+import { cheapestWay, type Raster } from '../picture';
 import { memory, sourced } from '../sources';
 
 const { abs, ceil, floor, max, min, round, tan, PI } = Math;
@@ -120,43 +120,20 @@ function darkest({ data, width, height }: Lines, x: number, y: number): number {
 /** Rows from the one nearest to the damage outward, over so many columns. */
 type Band = { left: number; columns: number; reach: number; nearest: number; sign: 1 | -1 };
 
-/** The cheapest way from left to right through a band, by columns: on dark lines, and as little up and down as they ask for. */
+/** The cheapest way from left to right through a band: on dark lines, and as little up and down as they ask for. */
 function seamAlong(
   { data, width, height }: Lines,
   { left, columns, reach, nearest, sign }: Band,
   full: number,
 ): Point[] | undefined {
-  const cost: Float64Array[] = [];
-  for (let i = 0; i < columns; i++) {
-    const before = cost[i - 1];
-    cost.push(
-      Float64Array.from({ length: reach + 1 }, (_, j) => {
-        const y = nearest + sign * j;
-        if (y < 0 || y >= height) return Infinity;
-        const on = full > 0 ? min(1, (data[y * width + left + i] ?? 0) / full) : 0;
-        return cheapestBefore(before, j).total + 1 - ON_LINE_SAVES * on;
-      }),
-    );
-  }
-  const last = cost[columns - 1];
-  let j = last ? last.indexOf(min(...last)) : -1;
-  if (!last || j < 0 || !Number.isFinite(last[j])) return undefined;
-  const path: Point[] = [];
-  for (let i = columns - 1; i >= 0; i--) {
-    path.unshift([left + i, nearest + sign * j]);
-    j = cheapestBefore(cost[i - 1], j).at;
-  }
-  return path;
-}
-
-/** Of the rows that lead to one in a column, that which has cost least: the same row, or one beside it. */
-function cheapestBefore(before: Float64Array | undefined, j: number): { at: number; total: number } {
-  let [at, total] = [j, before ? (before[j] ?? Infinity) : 0];
-  for (const k of [j - 1, j + 1]) {
-    const climbed = (before?.[k] ?? Infinity) + CLIMB_COSTS;
-    if (climbed < total) [at, total] = [k, climbed];
-  }
-  return { at, total };
+  const row = (j: number): number => nearest + sign * j;
+  const cost = (i: number, j: number): number => {
+    const y = row(j);
+    if (y < 0 || y >= height) return Infinity;
+    const on = full > 0 ? min(1, (data[y * width + left + i] ?? 0) / full) : 0;
+    return 1 - ON_LINE_SAVES * on;
+  };
+  return cheapestWay(columns, reach + 1, cost, CLIMB_COSTS)?.map((j, i): Point => [left + i, row(j)]);
 }
 
 /** Both seams cut off by lines on a slant that clear the damage by the margin, one way or the other, whichever takes less. */

@@ -43,6 +43,7 @@ import {
 import { proposalWords, REGION_SOURCE } from '@/core/sight';
 import { describeSource } from '@/core/sources';
 import { regionInPhoto } from '@/worker';
+import { SnapCrack } from './SnapCrack';
 
 /** How much of the face is shown round a damage that is opened again. mm. */
 const ROOM_MM = 50;
@@ -230,6 +231,14 @@ export function MarkScreen() {
             : 'It lies inside the face and reaches no edge.'}{' '}
           Drag a point to adjust it; tap to add one.
         </Text>
+      ) : null}
+      {mark.tool === 'line' && mark.points.length > 1 && pictureId ? (
+        <SnapCrack
+          board={board}
+          pictureId={pictureId}
+          points={mark.points}
+          onPoints={(points) => putMm({ ...mark, points })}
+        />
       ) : null}
       <Button
         label="Next: decide the repair"
