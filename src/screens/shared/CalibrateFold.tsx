@@ -8,6 +8,7 @@ import { createPicture, INSET_CORNERS, usePicture } from '@/records';
 import { Button, Canvas, Chips, Fold, materials, Progress, Text, useSay } from '@/ui';
 import { calibratePhoto, evenPhoto } from '@/worker';
 import type { KeptPhoto } from './keepPhoto';
+import { useLatest } from './useLatest';
 import { useLong } from './useLong';
 import { usePictureUrl } from './useWorkshop';
 
@@ -33,6 +34,8 @@ export function CalibrateFold({
   const { picture } = usePicture(pictureId);
   const url = usePictureUrl(pictureId);
   const { going, begin } = useLong();
+  // An undo comes later, when what shows the photo is another record than now.
+  const put = useLatest(onPicture);
   const [what, setWhat] = useState<What>('grey');
   const [corners, setCorners] = useState<readonly Point[]>(INSET_CORNERS);
   if (!picture) return null;
@@ -42,10 +45,10 @@ export function CalibrateFold({
       const at = [...corners];
       const { words, ...made } = what === 'even' ? await evenPhoto(pictureId, at) : await calibratePhoto(pictureId, what, at); // prettier-ignore
       const id = await createPicture({ ...picture, ...made });
-      if (!(await onPicture({ id, widthPx: made.widthPx, heightPx: made.heightPx }))) return;
+      if (!(await put.current({ id, widthPx: made.widthPx, heightPx: made.heightPx }))) return;
       say({
         text: words,
-        action: { label: 'Undo', run: () => void onPicture({ id: pictureId, widthPx, heightPx }) },
+        action: { label: 'Undo', run: () => void put.current({ id: pictureId, widthPx, heightPx }) },
       });
     });
   return (
