@@ -120,6 +120,21 @@ test('new wood is coloured with the dyes and toners owned; a board is kept and c
   const [board] = (await browserStore.list('board')).records;
   expect(board?.body).toMatchObject({ wood: 'Sheet', ground: mockBare.mean, measured: mockBare.mean });
   expect(board?.body.coats.length).toBeGreaterThan(0);
+  // The recipe is one's own from the first swatch that is tapped; a board can be copied, the proposal followed again.
+  const three = screen.getAllByRole('radio', { name: /^3 coats of / })[0];
+  if (!three) throw new Error('no sweep is shown');
+  await act(async () => void fireEvent.press(three));
+  await waitFor(async () =>
+    expect((await stored('damage', damage))?.coats?.some((c) => c.coats === 3)).toBe(true),
+  );
+  await press(`${board?.body.name ?? ''}, Sheet`);
+  await waitFor(async () => expect((await stored('damage', damage))?.coats).toEqual(board?.body.coats));
+  await press('Undo');
+  await waitFor(async () =>
+    expect((await stored('damage', damage))?.coats?.some((c) => c.coats === 3)).toBe(true),
+  );
+  await press('Follow the proposal again');
+  await waitFor(async () => expect((await stored('damage', damage))?.coats).toBeUndefined());
 });
 
 test('boards are found by wood or product, and one can be deleted', async () => {

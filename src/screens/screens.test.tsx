@@ -210,7 +210,8 @@ test('the printed record holds damages, repairs with their reason, times, notes 
   const pages = recordPages({
     piece,
     faces: [face],
-    damages: [damage],
+    damages: [{ ...damage, body: { ...damage.body, coats: [{ colourId: 'dye', coats: 2 }] } }],
+    colourName: (id) => `brown ${id}`,
     log: [log],
     pictures: new Map([['x', { name: 'x', widthPx: 40, heightPx: 30, jpeg: '/9jAAAA' }]]),
     shop: DEFAULT_SHOP,
@@ -224,6 +225,8 @@ test('the printed record holds damages, repairs with their reason, times, notes 
     'Reading room',
     'By the window.',
     'Lifted edge, no. 1',
+    'Coloured with',
+    '2 thin coats of brown dye',
     'The owner wants it so.',
     'Clean the glue line. Two rags.',
     '1 h 15 min',

@@ -1,4 +1,5 @@
 import { damageLabel, measuredWords, repairWords, type Damage, type Face, type LogEntry, type Named, type Piece, type Shop } from '../job'; // prettier-ignore
+import { recipeLine } from '../shelf';
 import { jpegBytes, setPages, type Block, type Page } from '../print';
 import { FINISH_GOALS, SCHOOLS } from '../terms';
 import { formatMinutes } from '../units';
@@ -13,6 +14,8 @@ type Input = {
   log: readonly Named<LogEntry>[];
   pictures: ReadonlyMap<string, PaperPicture>;
   shop: Shop;
+  /** Name of a product on the colour shelf. */
+  colourName?: (id: string) => string;
   length: (mm: number) => string;
   area: (mm2: number) => string;
 };
@@ -21,7 +24,17 @@ type Input = {
 const LOST_ASPECT = 1.5;
 
 /** The record of a piece for paper: what was found, what was chosen, what was done and with which photos. */
-export function recordPages({ piece, faces, damages, log, pictures, shop, length, area }: Input): Page[] {
+export function recordPages({
+  piece,
+  faces,
+  damages,
+  log,
+  pictures,
+  shop,
+  colourName,
+  length,
+  area,
+}: Input): Page[] {
   const picture = (id: string, caption: string): { caption: string; jpeg: Uint8Array; aspect: number }[] => {
     const p = pictures.get(id);
     return [{ caption, jpeg: jpegBytes(p?.jpeg ?? ''), aspect: p ? p.widthPx / p.heightPx : LOST_ASPECT }];
@@ -43,6 +56,8 @@ export function recordPages({ piece, faces, damages, log, pictures, shop, length
       left: `${damageLabel(d.body)}, ${face?.body.name ?? 'no face'}`,
       right: `${size}. ${repair}`,
     });
+    if (d.body.coats?.some((c) => c.coats > 0) && colourName)
+      blocks.push({ kind: 'row', left: 'Coloured with', right: recipeLine(d.body.coats, colourName) });
   }
   blocks.push({ kind: 'heading', level: 2, text: 'Work done' });
   if (log.length === 0) blocks.push({ kind: 'paragraph', text: 'No step has been ticked yet.' });

@@ -24,3 +24,4 @@ export {
 } from './coats';
 export { boardColour, fitBoards, fitSchema, predicted, type Board, type Fit } from './fit';
 export { chanceAbove, SEEN, SPREAD, spreadBefore } from './spread';
+export { laidByHand, sweepOf, type WantedCoats } from './sweep';

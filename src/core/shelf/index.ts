@@ -35,3 +35,4 @@ export {
   type OnShelf,
 } from './plans';
 export { boardWords, learnedWords, learningFrom, predictedBoard } from './learned';
+export { boardsToCopy, recipeLine, wantedCoats, type RecipeCoats } from './recipe';

@@ -188,6 +188,7 @@ export function BlendScreen() {
       ) : null}
       {blend && oldTones && bare ? (
         <CoatColour
+          damage={damage}
           start={bare.mean}
           goal={oldTones.mean}
           wood={veneer?.body.name ?? face?.body.species ?? ''}

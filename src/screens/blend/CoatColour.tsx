@@ -10,6 +10,8 @@ import { computeInWorker } from '@/worker';
 import { Tone } from '../shared/Swatch';
 import { namesOf, useShelf } from '../shared/useShelf';
 import { EmptyShelf } from './EmptyShelf';
+import type { Stored } from '@/records';
+import { OwnRecipe } from './OwnRecipe';
 import { BoardFold } from './BoardFold';
 import { NowFold, type Reached } from './NowFold';
 
@@ -17,17 +19,19 @@ type May = 'darker' | 'redder';
 
 /** The colouring in dyes, glazes and toners that are owned: which, how many thin coats of each, and how sure that is. */
 export function CoatColour({
+  damage,
   start: bare,
   goal,
   wood,
   grit,
 }: {
+  damage: Stored<'damage'>;
   start: Lab;
   goal: Lab;
   wood: string;
   grit?: number;
 }) {
-  const { shelf, fit, loading } = useShelf();
+  const { shelf, boards, fit, loading } = useShelf();
   const [now, setNow] = useState<Reached>();
   const start = now?.lab ?? bare;
   const clears = shelf.filter((c) => roleOf(c.body.kind) === 'clear');
@@ -116,6 +120,16 @@ export function CoatColour({
               onPress={() => setShown((shown + 1) % data.choices.length)}
             />
           ) : null}
+          <OwnRecipe
+            damage={damage}
+            start={start}
+            goal={goal}
+            wood={wood}
+            proposed={choice.steps}
+            shelf={shelf}
+            boards={boards}
+            fit={fit}
+          />
           {now ? null : <BoardFold start={bare} wood={wood} grit={grit} steps={choice.steps} shelf={shelf} />}
         </>
       ) : null}

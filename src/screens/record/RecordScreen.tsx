@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { formatMinutes } from '@/core/units';
-import { browserStore, createRecord, localNow, useShop, type Picture, type Stored } from '@/records';
+import { browserStore, createRecord, localNow, useList, useShop, type Picture, type Stored } from '@/records';
 import { Button, FilePick, Figure, LitCard, Section, Text, TextField, useTheme } from '@/ui';
 import { keepPhoto } from '../shared/keepPhoto';
 import { Missing } from '../shared/Missing';
@@ -12,6 +12,7 @@ import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
 import { useDelete } from '../shared/useDelete';
 import { usePdf } from '../shared/usePdf';
+import { namesOf } from '../shared/useShelf';
 import { useDraft } from '../shared/useDraft';
 import { usePlan } from '../shared/useBench';
 import { usePieceView } from '../shared/usePiece';
@@ -35,6 +36,7 @@ export function RecordScreen() {
   const act = useAct();
   const erase = useDelete();
   const pdf = usePdf();
+  const { records: shelf } = useList('colour');
   const [note, setNote, dropNote] = useDraft(`record.${id}`);
   const { piece, faces, damages, log } = view;
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
@@ -51,6 +53,7 @@ export function RecordScreen() {
         log,
         pictures: await picturesOf(ids),
         shop,
+        colourName: namesOf(shelf),
         length,
         area,
       });

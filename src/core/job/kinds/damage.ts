@@ -84,6 +84,8 @@ export type Chosen = {
   methodReason: string;
   glue: GlueChoice;
   patch: PatchChoice;
+  /** The colouring that was decided on, in thin coats of the shop's own products. */
+  coats?: { colourId: string; coats: number }[];
   /** What was entered for the sums on its pages, field by field; those not there are at their start. */
   figures?: Record<string, number | string>;
 };
@@ -186,6 +188,11 @@ const chosen: Record<keyof Chosen, Joi.Schema> = {
       flipped: Joi.boolean().required(),
     }),
   }),
+  coats: Joi.array()
+    .items(
+      Joi.object({ colourId: idSchema.required(), coats: Joi.number().integer().min(0).max(12).required() }),
+    )
+    .max(12),
   figures: Joi.object()
     .pattern(/^[a-z]{2,12}\.[a-z]{2,20}$/i, [Joi.number().min(-1e5).max(1e5), Joi.string().max(40)])
     .max(80),

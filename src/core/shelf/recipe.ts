@@ -1,0 +1,29 @@
+import type { Coat, WantedCoats } from '../pigment';
+import type { TestBoard } from './colour';
+
+/** Coats that were decided on, by the products on the shelf. */
+export type RecipeCoats = readonly { colourId: string; coats: number }[];
+
+const ORDER: readonly Coat['kind'][] = ['dye', 'glaze', 'toner', 'clear'];
+
+/** A recipe with its products, in the order in which they go on; what is no longer on the shelf falls out. */
+export const wantedCoats = (recipe: RecipeCoats, products: readonly Coat[]): WantedCoats[] =>
+  recipe
+    .flatMap(({ colourId, coats }): WantedCoats[] => {
+      const coat = products.find((p) => p.id === colourId);
+      return coat ? [{ coat, coats }] : [];
+    })
+    .sort((a, b) => ORDER.indexOf(a.coat.kind) - ORDER.indexOf(b.coat.kind));
+
+/** “2 thin coats of brown dye, then one of shellac toner.” @param nameOf name of a product */
+export const recipeLine = (recipe: RecipeCoats, nameOf: (id: string) => string): string =>
+  recipe
+    .filter((r) => r.coats > 0)
+    .map((r) => `${r.coats === 1 ? 'one thin coat' : `${r.coats} thin coats`} of ${nameOf(r.colourId)}`)
+    .join(', then ');
+
+/** Test boards to begin from, those on the same wood first. */
+export const boardsToCopy = <B extends { body: TestBoard }>(boards: readonly B[], wood: string): B[] => {
+  const same = (b: B): number => Number(b.body.wood.toLowerCase() === wood.toLowerCase());
+  return [...boards].sort((a, b) => same(b) - same(a) || b.body.doneAt.localeCompare(a.body.doneAt));
+};

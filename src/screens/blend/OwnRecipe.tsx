@@ -1,0 +1,164 @@
+import { Pressable, StyleSheet, View } from 'react-native';
+import { hexFromLab, type Lab } from '@/core/colour';
+import { laidByHand, sweepOf, type CoatStep, type Fit } from '@/core/pigment';
+import { boardsToCopy, coatsOf, coatsOutlook, differenceWords, MOST_BOARD_COATS, outlookWords, roleOf, wantedCoats, type RecipeCoats } from '@/core/shelf'; // prettier-ignore
+import type { Stored } from '@/records';
+import { Button, Chips, Figure, Section, Stepper, Text, useSay, useTheme } from '@/ui';
+import { Tone } from '../shared/Swatch';
+import { useChange } from '../shared/useChange';
+import { useLatest } from '../shared/useLatest';
+import { namesOf } from '../shared/useShelf';
+
+/** Swatches of a sweep: more are not told apart on a phone. */
+const SWEPT = 6;
+
+/** The recipe that is decided on: coats counted by hand, what each more or less would do, from the proposal or from a test board. Kept with the damage. */
+export function OwnRecipe({
+  damage,
+  start,
+  goal,
+  wood,
+  proposed,
+  shelf,
+  boards,
+  fit,
+}: {
+  damage: Stored<'damage'>;
+  start: Lab;
+  goal: Lab;
+  wood: string;
+  proposed: readonly CoatStep[];
+  shelf: readonly Stored<'colour'>[];
+  boards: readonly Stored<'board'>[];
+  fit: Fit | undefined;
+}) {
+  const change = useChange();
+  const say = useSay();
+  const nameOf = namesOf(shelf);
+  const kept = damage.body.coats;
+  const recipe: RecipeCoats = kept ?? proposed.map((s) => ({ colourId: s.id, coats: s.coats }));
+  const products = coatsOf(shelf, fit);
+  const wanted = wantedCoats(recipe, products);
+  const put = useLatest((coats: RecipeCoats | undefined) =>
+    change(damage, { coats: coats && coats.map((c) => ({ ...c })) }),
+  );
+  const set = (colourId: string, coats: number): void =>
+    void put.current(recipe.map((r) => (r.colourId === colourId ? { ...r, coats } : r)));
+  const result = laidByHand(start, goal, wanted);
+  const outlook = fit && coatsOutlook(start, result, products, fit);
+  const others = shelf.filter((c) => roleOf(c.body.kind) !== 'mix' && !recipe.some((r) => r.colourId === c.id)); // prettier-ignore
+  const copy = (board: Stored<'board'>): void => {
+    void put.current(board.body.coats);
+    say({
+      text: `Taken from ${board.body.name}. It was made on ${board.body.wood || 'another wood'}: look at what it gives here.`,
+      action: { label: 'Undo', run: () => void put.current(kept) },
+    });
+  };
+  return (
+    <Section
+      title="Your recipe for this place"
+      help="Count the coats yourself, or tap a swatch. It is kept with the repair and printed in the record."
+    >
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        <Tone lab={start} label="Bare" />
+        <Tone lab={result.final} label="With these coats" />
+        <Tone lab={goal} label="Old wood" />
+      </View>
+      {outlook ? (
+        <Figure
+          label="Difference expected"
+          value={differenceWords(outlook)}
+          unit="ΔE00"
+          note={outlookWords(outlook)}
+        />
+      ) : null}
+      {wanted.map(({ coat, coats }) => (
+        <View key={coat.id} style={{ gap: 6 }}>
+          <Stepper
+            label={`Coats of ${nameOf(coat.id)}, as decided`}
+            value={coats}
+            least={0}
+            most={MOST_BOARD_COATS}
+            onChange={(n) => set(coat.id, n)}
+          />
+          <Sweep
+            swatches={sweepOf(start, goal, wanted, coat.id, SWEPT)}
+            goal={goal}
+            chosen={coats}
+            name={nameOf(coat.id)}
+            onChoose={(n) => set(coat.id, n)}
+          />
+        </View>
+      ))}
+      {others.length > 0 ? (
+        <Chips
+          label="Another product"
+          options={others.map((c) => ({ value: c.id, label: c.body.name }))}
+          value={undefined}
+          onChange={(colourId) => void put.current([...recipe, { colourId, coats: 1 }])}
+        />
+      ) : null}
+      {boards.length > 0 ? (
+        <Chips
+          label="Begin from a test board"
+          options={boardsToCopy(boards, wood).map((b) => ({
+            value: b.id,
+            label: `${b.body.name}, ${b.body.wood}`,
+          }))}
+          value={undefined}
+          onChange={(id) => {
+            const board = boards.find((b) => b.id === id);
+            if (board) copy(board);
+          }}
+        />
+      ) : null}
+      {kept ? (
+        <Button label="Follow the proposal again" kind="quiet" onPress={() => void put.current(undefined)} />
+      ) : (
+        <Text kind="quiet">As proposed above; change a count and it is yours.</Text>
+      )}
+    </Section>
+  );
+}
+
+/** What 0, 1, 2 … coats give, each over the old wood it shall come to. */
+function Sweep({
+  swatches,
+  goal,
+  chosen,
+  name,
+  onChoose,
+}: {
+  swatches: readonly { coats: number; lab: Lab; deltaE00: number }[];
+  goal: Lab;
+  chosen: number;
+  name: string;
+  onChoose: (coats: number) => void;
+}) {
+  const theme = useTheme();
+  return (
+    <View style={styles.sweep}>
+      {swatches.map(({ coats, lab, deltaE00 }) => (
+        <Pressable
+          key={coats}
+          role="radio"
+          aria-checked={coats === chosen}
+          aria-label={`${coats} coats of ${name}: ${deltaE00.toFixed(1)} ΔE00 from the old wood`}
+          onPress={() => onChoose(coats)}
+          style={[styles.swatch, { borderColor: coats === chosen ? theme.ink : 'transparent' }]}
+        >
+          <View style={[styles.half, { backgroundColor: hexFromLab(lab) }]} />
+          <View style={[styles.half, styles.below, { backgroundColor: hexFromLab(goal) }]} />
+          <Text kind="label">{String(coats)}</Text>
+        </Pressable>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  sweep: { flexDirection: 'row', gap: 4 },
+  swatch: { flex: 1, minHeight: 64, borderWidth: 2, borderRadius: 3, alignItems: 'center' },
+  half: { alignSelf: 'stretch', height: 28 },
+  below: { height: 14 },
+});
