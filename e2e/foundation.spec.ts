@@ -26,6 +26,8 @@ const ROUTES = [
   '/damage/lectern-1/glueup',
   '/damage/lectern-1/special',
   '/damage/lectern-2/patch',
+  '/stock/cutting',
+  '/piece/lectern/even',
   '/damage/lectern-2/blend',
   '/piece/lectern/ways',
   '/piece/lectern/plan',

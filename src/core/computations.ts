@@ -35,6 +35,8 @@ import {
   fitBoards,
   fitSchema,
   layColour,
+  evenOut,
+  evenSchema,
   mixColour,
   mixSchema,
 } from './pigment';
@@ -105,6 +107,7 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['colour.mix', computation(mixSchema, mixColour, 'colour.mix')],
   ['colour.layers', computation(coatsSchema, layColour, 'colour.layers')],
   ['colour.choose', computation(chooseSchema, chooseCoats, 'colour.choose')],
+  ['colour.even', computation(evenSchema, evenOut, 'colour.even')],
   ['colour.fit', computation(fitSchema, fitBoards, 'colour.fit')],
   ['geometry.rectify', computation(rectifySchema, rectify, 'geometry.rectify')],
   ['damage.tapmap', computation(tapMapSchema, tapMap, 'damage.tapmap')],

@@ -2,6 +2,7 @@ import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { browserStore, createRecord } from '@/records';
 import { boxWith, IN_THE_MIDDLE, openPage, press, route, stored, type } from '@/testing/room';
 import { BlendScreen } from './blend/BlendScreen';
+import { EvenScreen } from './even/EvenScreen';
 import { ColourScreen } from './colours/ColourScreen';
 import { ColourShelfScreen } from './colours/ColourShelfScreen';
 
@@ -21,6 +22,7 @@ jest.mock('@/worker', () => ({
   storePicture: async () => ({ jpeg: '/9j/4AAQ', widthPx: 10, heightPx: 10 }),
   tonesAroundDamage: async () => mockOld,
   swatchTones: async () => mockBare,
+  tonesOfPlace: async () => mockBare,
   fileTones: async () => mockFound,
 }));
 jest.setTimeout(30_000);
@@ -135,6 +137,17 @@ test('new wood is coloured with the dyes and toners owned; a board is kept and c
   );
   await press('Follow the proposal again');
   await waitFor(async () => expect((await stored('damage', damage))?.coats).toBeUndefined());
+});
+
+test('parts are brought to the darker of them, one from a photo; a wish that cannot be met is told', async () => {
+  const { piece } = await photographed({});
+  await openPage(<EvenScreen />, { id: piece }, 'Two parts at least');
+  await type('Name of the part', 'Rail');
+  await pick('Add a part from a photo');
+  await waitFor(() => expect(screen.getByText('In this order')).toBeOnTheScreen(), { timeout: 20_000 });
+  expect(screen.getByText('Rail stays as it is; the others are brought to it.')).toBeOnTheScreen();
+  expect(screen.getByText(/^1\. .+ thin coats? on Top\.$|^1\. .+ on Top\.$/)).toBeOnTheScreen();
+  expect(screen.getByText(/^(Lay every product|Together they come)/)).toBeOnTheScreen();
 });
 
 test('boards are found by wood or product, and one can be deleted', async () => {

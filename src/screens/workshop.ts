@@ -8,6 +8,7 @@ export { QuickScreen } from './decide/QuickScreen';
 export { DataScreen } from './data/DataScreen';
 export { DemoScreen } from './demo/DemoScreen';
 export { GlueUpScreen } from './glueup/GlueUpScreen';
+export { EvenScreen } from './even/EvenScreen';
 export { JointScreen } from './joint/JointScreen';
 export { LumberScreen } from './stock/LumberScreen';
 export { MovementScreen } from './movement/MovementScreen';

@@ -25,3 +25,4 @@ export {
 export { boardColour, fitBoards, fitSchema, predicted, type Board, type Fit } from './fit';
 export { chanceAbove, SEEN, SPREAD, spreadBefore } from './spread';
 export { laidByHand, sweepOf, type WantedCoats } from './sweep';
+export { EVEN_SOURCE, evenOut, evenSchema, type EvenInput, type EvenPlan } from './even';

@@ -110,6 +110,11 @@ export function TrailScreen() {
             value={damages.length > 0 ? `${conditionFor(damages, faces).score}/100` : ''}
           />
           <LinkRow
+            href={`/piece/${piece.id}/even`}
+            title="Even out its parts"
+            detail="Different woods or patches of one top, brought to one colour"
+          />
+          <LinkRow
             href={`/piece/${piece.id}/ways`}
             title="Where the trade disagrees"
             detail="Both ways with their reasons, and what this plan takes"

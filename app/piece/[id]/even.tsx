@@ -1,0 +1,3 @@
+import { fromWorkshop } from '@/screens/fromWorkshop';
+
+export default fromWorkshop('EvenScreen');
