@@ -20,6 +20,7 @@ jest.mock('@/worker', () => ({
   readQuality: async () => ({ blur: 0.5, burnt: 0.2, black: 0 }),
   grainInPhoto: async () => ({ degrees: 90, coherence: 0.7 }),
   regionInPhoto: async () => mockRegion,
+  centreInPhoto: async () => ({ at: [150, 90], agreement: 0.99 }),
   crackInPhoto: async (_view: unknown, line: number[][]) => ({
     line: mockCrack ? [...line, [60, 40]] : line,
     seen: mockCrack,
@@ -133,4 +134,20 @@ test('the stroke of a crack is laid on it, undone, and left where none is seen',
   await press('Lay it on the crack');
   await waitFor(() => expect(screen.getByText(/^No dark line stands out/)).toBeOnTheScreen());
   expect(await now()).toBe(2);
+});
+
+test('the middle of a sunburst is read, and undone', async () => {
+  const { face } = await photographed();
+  await openPage(<GrainScreen />, { id: face }, 'Read it from the photo');
+  await press('Sunburst, all to one point');
+  await waitFor(() => expect(screen.getByText('Read its middle from the photo')).toBeOnTheScreen());
+  const now = async (): Promise<unknown> => {
+    const plan = (await stored('face', face))?.grainPlan;
+    return plan?.kind === 'radial' ? plan.at.map((v) => Number(v.toFixed(3))) : undefined;
+  };
+  const before = await now();
+  await press('Read its middle from the photo');
+  await waitFor(async () => expect(await now()).toEqual([0.25, 0.2]));
+  await press('Undo');
+  await waitFor(async () => expect(await now()).toEqual(before));
 });

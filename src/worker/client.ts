@@ -15,7 +15,7 @@ import type {
   KnownThing,
   PhotoQuality,
 } from '@/core/sight';
-import type { Design, DesignInput, GrainRead, Traced, WoodCard } from '@/core/veneer';
+import type { CentreRead, Design, DesignInput, GrainRead, Traced, WoodCard } from '@/core/veneer';
 import { openLine, overLine, type Line } from './line';
 import type { BenchPlan } from './shelf';
 import type { CuttingPlan } from './cutting';
@@ -170,6 +170,10 @@ export const gapsInPhoto = (view: FaceView, line: Point[], stations: number): Pr
 /** The way of the grain in a part of a face. @param within its outline in the view's own frame, mm */
 export const grainInPhoto = (view: FaceView, within: Polygon): Promise<GrainRead> =>
   run({}, (id, worker) => worker.grain(id, view, within));
+
+/** Where the grain of a sunburst runs to. @param within the face in the view's own frame, mm */
+export const centreInPhoto = (view: FaceView, within: Polygon): Promise<CentreRead> =>
+  run({}, (id, worker) => worker.centre(id, view, within));
 
 /** The tones of a photo that is not kept. */
 export const fileTones = (file: Blob, name: string): Promise<Tones> =>

@@ -28,7 +28,9 @@ import {
 import {
   cardAround,
   designPatch,
+  readCentre,
   readGrain,
+  type CentreRead,
   traceToFigure,
   woodCard,
   type Design,
@@ -349,6 +351,13 @@ const api = {
   /** What is cut from which sheet and board, over all pieces in work. */
   cutting(id: number, onProgress?: Progress): Promise<Outcome<CuttingPlan>> {
     return job(id, onProgress, (context) => cuttingOf(browserStore, context));
+  },
+
+  /** Where the grain of a sunburst runs to. */
+  centre(id: number, view: FaceView, within: Polygon): Promise<Outcome<CentreRead>> {
+    return job(id, undefined, async (context) =>
+      readCentre(await redraw(view, context), view.mmPerPixel, within),
+    );
   },
 
   swatchTones(id: number, pictureId: string): Promise<Outcome<Tones>> {

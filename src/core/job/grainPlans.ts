@@ -1,4 +1,4 @@
-import type { Point } from '../geometry';
+import { offsetOutline, type Point, type Polygon } from '../geometry';
 import { contentOf, inPicture } from './views';
 import type { FaceGrain } from './kinds/face';
 import type { Board } from './survey';
@@ -38,3 +38,9 @@ export function startPlan(kind: FaceGrain['kind'] | 'uniform', board: Board): Fa
       return { kind, zones: [newLeaf(board, 0), newLeaf(board, 1)] };
   }
 }
+
+/** What of a face is read for its one direction of grain: a crossbanded border runs otherwise. */
+export const grainReadOn = ({ plane, grain }: Board): Polygon =>
+  grain.kind === 'border'
+    ? (offsetOutline(plane.outline, -grain.widthMm)[0] ?? plane.outline)
+    : plane.outline;

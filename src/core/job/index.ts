@@ -163,4 +163,4 @@ export {
   type FillSum,
   type Sum,
 } from './sums';
-export { arrowAt, newLeaf, startPlan } from './grainPlans';
+export { arrowAt, grainReadOn, newLeaf, startPlan } from './grainPlans';

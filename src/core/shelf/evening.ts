@@ -1,5 +1,6 @@
-import type { Lab } from '../colour';
-import type { EvenInput, Fit } from '../pigment';
+import { deltaE00, type Lab } from '../colour';
+import type { EvenInput, EvenPlan, Fit } from '../pigment';
+import { outlookBefore, type Outlook } from './outlook';
 import { coatsOf, type OnShelf } from './plans';
 
 /** More thin coats on one part are a film that is seen. */
@@ -16,3 +17,10 @@ export function evenInput(
   if (parts.length < 2 || products.length === 0) return undefined;
   return { parts: parts.map(({ id, lab }) => ({ id, lab })), products, mostCoats: MOST_ON_A_PART, within };
 }
+
+/** How sure it is that parts come as near to each other: the more one of them is changed, the less. */
+export const evenOutlook = (plan: EvenPlan, parts: EvenInput['parts']): Outlook =>
+  outlookBefore(
+    plan.after,
+    Math.max(0, ...plan.parts.map((p) => deltaE00(parts.find((q) => q.id === p.id)?.lab ?? p.lab, p.lab))),
+  );

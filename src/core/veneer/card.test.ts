@@ -2,7 +2,17 @@ import fc from 'fast-check';
 import { labFromRgb } from '../colour';
 import type { Point } from '../geometry';
 import type { Raster } from '../picture';
-import { cardAround, cardWords, rankStock, STOCK_WEIGHTS, woodCard, type StockCard, type WoodCard } from '.';
+import {
+  cardAround,
+  cardWords,
+  centreWords,
+  readCentre,
+  rankStock,
+  STOCK_WEIGHTS,
+  woodCard,
+  type StockCard,
+  type WoodCard,
+} from '.';
 
 const MM = 0.25;
 /** Stripes of two browns, their middles so far apart, running so many degrees clockwise. */
@@ -153,4 +163,29 @@ test('the card round a damage: the same wood as without it, though the damage an
   expect(Math.abs(card.grainDeg - whole.grainDeg)).toBeLessThan(2);
   expect(card.tones.ground[0]).toBeCloseTo(whole.tones.ground[0], 0);
   expect(card.tones.line[0]).toBeCloseTo(whole.tones.line[0], 0);
+});
+
+test('the middle of a drawn sunburst is found within a hundredth of its width; straight grain has none', () => {
+  const size = 420;
+  const burst = (cx: number, cy: number): Raster => {
+    const data = new Uint8ClampedArray(4 * size * size);
+    for (let y = 0; y < size; y++)
+      for (let x = 0; x < size; x++) {
+        const wave = 0.5 + 0.5 * Math.cos(48 * Math.atan2(y + 0.5 - cy, x + 0.5 - cx));
+        data.set([190 - 60 * wave, 150 - 50 * wave, 100 - 40 * wave, 255], 4 * (y * size + x));
+      }
+    return { data, width: size, height: size };
+  };
+  const face: Point[] = [[0, 0], [210, 0], [210, 210], [0, 210]]; // prettier-ignore
+  for (const [cx, cy] of [
+    [210, 210],
+    [150, 260],
+    [300, 120],
+  ] as const) {
+    const { at, agreement } = readCentre(burst(cx, cy), 0.5, face);
+    expect(Math.hypot(at[0] - cx / 2, at[1] - cy / 2)).toBeLessThan(2.1);
+    expect(agreement).toBeGreaterThan(0.97);
+    expect(centreWords({ at, agreement })).toContain('runs to this place');
+  }
+  expect(() => readCentre(stripes(30, 6), 0.5, [[0, 0], [100, 0], [100, 100], [0, 100]])).toThrow('No grain that runs to one place'); // prettier-ignore
 });

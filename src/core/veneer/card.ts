@@ -1,5 +1,5 @@
 import { labFromRgb, tonesOf, type Lab } from '../colour';
-import { boundingBox, containment, offsetOutline, type Polygon } from '../geometry';
+import { boundingBox, containment, offsetOutline, type Point, type Polygon } from '../geometry';
 import type { Raster } from '../picture';
 import { memory, published, sourced } from '../sources';
 
@@ -78,6 +78,66 @@ export function readGrain(picture: Raster, mmPerPixel: number, within: Polygon):
   const { grainDeg, coherence } = grain(bright, wood, picture.width, picture.height);
   return { degrees: grainDeg, coherence };
 }
+
+/** A face is looked at in so many patches each way for its sunburst. */
+const PATCHES = 14;
+/** Lines that all run one way meet nowhere: 1 where they come from all round. */
+const LEAST_FAN = 0.02;
+/** Directions that point to one place within about 18° on the whole. */
+export const SURE_CENTRE = sourced(0.95, memory('leaves of a sunburst are laid within a few degrees'));
+
+export type CentreRead = {
+  /** Where all grain runs to, mm. */
+  at: Point;
+  /** How well the grain points there, 0…1: the mean of the cosines. */
+  agreement: number;
+};
+
+/**
+ * Where the grain of a sunburst runs to: of all places that to which the lines along the grain of many small patches come nearest, each
+ * counted by how surely its grain is read.
+ *
+ * @throws RangeError where no grain can be read
+ */
+export function readCentre(picture: Raster, mmPerPixel: number, within: Polygon): CentreRead {
+  const { bright, wood } = woodIn(picture, mmPerPixel, within);
+  const { width, height } = picture;
+  const [w, h] = [width / PATCHES, height / PATCHES];
+  const lines = Array.from({ length: PATCHES * PATCHES }, (_, i) => {
+    const [left, top] = [floor((i % PATCHES) * w), floor(floor(i / PATCHES) * h)];
+    const read = grain(bright, wood, width, height, {
+      left,
+      top,
+      right: floor(left + w),
+      bottom: floor(top + h),
+    });
+    const a = (read.grainDeg * Math.PI) / 180;
+    return { x: left + w / 2, y: top + h / 2, dx: cos(a), dy: sin(a), weight: read.coherence };
+  }).filter((l) => l.weight > SURE_GRAIN.value);
+  let [a, b, d, u, v] = [0, 0, 0, 0, 0];
+  for (const { x, y, dx, dy, weight } of lines) {
+    const [xx, xy, yy] = [weight * (1 - dx * dx), -weight * dx * dy, weight * (1 - dy * dy)];
+    [a, b, d, u, v] = [a + xx, b + xy, d + yy, u + xx * x + xy * y, v + xy * x + yy * y];
+  }
+  const det = a * d - b * b;
+  if (lines.length < 8 || det < LEAST_FAN * ((a + d) / 2) ** 2)
+    throw new RangeError(
+      'No grain that runs to one place can be read from this photo. Drag its middle yourself.',
+    );
+  const [cx, cy] = [(d * u - b * v) / det, (a * v - b * u) / det];
+  const all = lines.reduce((s, l) => s + l.weight, 0);
+  const along = lines.reduce((s, { x, y, dx, dy, weight }) => {
+    const far = hypot(cx - x, cy - y);
+    return s + (far > 0 ? (weight * abs(dx * (cx - x) + dy * (cy - y))) / far : weight);
+  }, 0);
+  return { at: [cx * mmPerPixel, cy * mmPerPixel], agreement: along / all };
+}
+
+/** What was read of a sunburst, and how far to trust it. */
+export const centreWords = ({ agreement }: CentreRead): string =>
+  agreement < SURE_CENTRE.value
+    ? 'The grain does not clearly run to one place. Look closely, and drag the middle.'
+    : 'The grain runs to this place. Look whether the strokes lie along it everywhere.';
 
 /** What was read of the grain, and how far to trust it. */
 export const grainWords = ({ degrees, coherence }: GrainRead): string =>
@@ -168,12 +228,13 @@ function grain(
   wood: Uint8Array,
   width: number,
   height: number,
+  part = { left: 0, top: 0, right: width, bottom: height },
 ): { grainDeg: number; coherence: number } {
   let xx = 0;
   let xy = 0;
   let yy = 0;
-  for (let y = 2; y < height - 2; y++)
-    for (let x = 2; x < width - 2; x++) {
+  for (let y = max(2, part.top); y < min(height - 2, part.bottom); y++)
+    for (let x = max(2, part.left); x < min(width - 2, part.right); x++) {
       const o = y * width + x;
       if (!wood[o] || !wood[o - 2] || !wood[o + 2] || !wood[o - 2 * width] || !wood[o + 2 * width]) continue;
       const dx = ((bright[o - 2] ?? 0) - 8 * (bright[o - 1] ?? 0) + 8 * (bright[o + 1] ?? 0) - (bright[o + 2] ?? 0)) / 12; // prettier-ignore

@@ -5,7 +5,7 @@ import useSWR from 'swr';
 import type { Lab } from '@/core/colour';
 import { boardOf, viewOf } from '@/core/job';
 import { EVEN_SOURCE, type EvenPlan } from '@/core/pigment';
-import { evenInput } from '@/core/shelf';
+import { differenceWords, evenInput, evenOutlook, outlookWords } from '@/core/shelf';
 import { describeSource } from '@/core/sources';
 import type { Stored } from '@/records';
 import { Figure, FilePick, Notice, Progress, Section, Stepper, Text, TextField } from '@/ui';
@@ -128,7 +128,13 @@ export function EvenScreen() {
         <Section title="In this order">
           <Figures>
             <Figure label="They differ by" value={plan.before.toFixed(1)} unit="ΔE00" />
-            <Figure label="Afterwards" value={plan.after.toFixed(1)} unit="ΔE00" alarm={!plan.reached} />
+            <Figure
+              label="Afterwards"
+              value={differenceWords(evenOutlook(plan, input.parts))}
+              unit="ΔE00"
+              note={outlookWords(evenOutlook(plan, input.parts))}
+              alarm={!plan.reached}
+            />
           </Figures>
           {plan.steps.map(({ productId, on }, i) => (
             <Text key={productId}>

@@ -56,7 +56,7 @@ export function Harvest({ veneer: { harvest }, onChange }: Props) {
     <View style={{ gap: 12 }}>
       <Chips
         label="A hidden place of a piece that gives it"
-        help="A back, the inside of a door, the edge under a lock. That place gets new veneer instead."
+        help="A back, the inside of a door, the edge under a lock. Wipe it with spirits before you photograph it: so it looks under finish. That place gets new veneer instead."
         options={[
           { value: NONE, label: 'No, from the shelf' },
           ...pieces.map((p) => ({ value: p.id, label: p.body.name })),

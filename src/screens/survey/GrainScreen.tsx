@@ -22,7 +22,8 @@ import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useChange';
 import { useFaceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
-import { arrowAt, boardOf, newLeaf, startPlan, type Board } from '@/core/job';
+import { arrowAt, boardOf, grainReadOn, newLeaf, startPlan, type Board } from '@/core/job';
+import { ReadCentre } from './ReadCentre';
 import { ReadGrain } from './ReadGrain';
 import { strokeAt } from '@/core/job';
 
@@ -179,11 +180,19 @@ export function GrainScreen() {
         value={kind}
         onChange={setKind}
       />
+      {plan.value?.kind === 'radial' ? (
+        <ReadCentre
+          board={board}
+          pictureId={face.body.picture?.id}
+          now={onBoard(plan.value.at)}
+          onPut={(at) => change(face, { grainPlan: { kind: 'radial', at: toPhoto(at) } })}
+        />
+      ) : null}
       {kind === 'uniform' || kind === 'border' || (kind === 'zones' && leaf) ? (
         <ReadGrain
           board={board}
           pictureId={face.body.picture?.id}
-          within={kind === 'zones' && leaf ? leaf.outline.map(onBoard) : board.plane.outline}
+          within={kind === 'zones' && leaf ? leaf.outline.map(onBoard) : grainReadOn(drawn)}
           now={kind === 'zones' && leaf ? leaf.degrees : grain.value}
           onPut={(way) =>
             typeof way === 'number'
