@@ -1,10 +1,12 @@
 import { boundingBox, type Point } from '../geometry';
 import { nestPatches } from '../nest';
-import { cuttingWords, glueGroups, inSheet, neededFromStock, neededSizeWords, nestInput, onSheetMm, rackPlan, sheetFrame, sheetMm, type NeededPatch } from './cutting'; // prettier-ignore
+import { cuttingWords, glueGroups, inSheet, neededFromStock, neededSizeWords, nestInput, onSheetMm, patchesOfPiece, rackPlan, sheetFrame, sheetMm, type NeededPatch } from './cutting'; // prettier-ignore
 import { DEFAULT_SHOP, newDamage, newFace, newLumber, newPiece } from './defaults';
 import { patchFor } from './press';
+import { rankForPatch, rankForPiece } from './stockRank';
 import { surveyed } from './survey';
 import type { Damage, Face, Named, Piece, Veneer } from './types';
+import type { WoodCard } from '../veneer';
 
 const WHOLE: Point[] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
 const named = <B>(id: string, body: B): Named<B> => ({ id, body });
@@ -50,7 +52,9 @@ test('every decided patch is laid with its grain along the sheet; what is cut, u
   expect(right - left).toBeGreaterThan(85);
   expect(needed([loss('a')], new Set(['a'])).patches).toEqual([]);
   expect(needed([loss('a')], new Set(), named('p', { ...piece.body, rest: 'asleep' })).patches).toEqual([]);
-  expect(neededSizeWords(patches[0] ?? ({} as never), mm)).toMatch(/^It takes .*alnut.*, \d+ mm along × 65 mm across, 1 mm thick/);
+  const [first] = patches;
+  if (!first) throw new Error('nothing is needed');
+  expect(neededSizeWords(first, mm)).toMatch(/^It takes .*alnut.*, \d+ mm along × 65 mm across, 1 mm thick/);
 }); // prettier-ignore
 
 test('a photo to scale tells how large a sheet is, else its usable size; outlines and cuts count on that', () => {
@@ -83,8 +87,8 @@ test('the chosen sheet first, then the same wood by thickness; another wood or f
 });
 
 test('as many are glued at a time as the clamps hold', () => {
-  const shop = { ...DEFAULT_SHOP, clamps: [{ id: 'bar' as const, count: 5 }], learned: {} } as unknown as Parameters<typeof glueGroups>[1]; // prettier-ignore
-  const patch = (damageId: string, bar: number): NeededPatch => ({ damageId, pieceId: 'p', label: damageId, outline: [], species: '', thicknessMm: 0.8, clamps: { bar } }); // prettier-ignore
+  const shop = { ...DEFAULT_SHOP, clamps: DEFAULT_SHOP.clamps.map((c) => ({ ...c, count: c.id === 'pipe' ? 5 : 0 })) }; // prettier-ignore
+  const patch = (damageId: string, pipe: number): NeededPatch => ({ damageId, pieceId: 'p', label: damageId, outline: [], species: '', thicknessMm: 0.8, clamps: { pipe } }); // prettier-ignore
   const groups = glueGroups([patch('a', 3), patch('b', 4), patch('c', 2), patch('d', 1)], shop);
   expect(groups.map((g) => g.map((p) => p.damageId))).toEqual([
     ['a', 'c'],
@@ -106,4 +110,37 @@ test('blocks of several repairs on the rack: what one takes is gone for the next
   const { blocks } = neededFromStock([piece], [solid], [gouge], DEFAULT_SHOP, new Set());
   expect(blocks[0]).toMatchObject({ damageId: 'g', blanks: { count: 1 } });
   expect(blocks[0]?.blanks.alongMm).toBeGreaterThan(80);
+});
+
+describe('one sheet for all patches of a piece', () => {
+  const card = (over: Partial<WoodCard> = {}): WoodCard => ({ grainDeg: 0, coherence: 0.8, periodMm: 6, strength: 0.7, contrast: 18, pores: 'fine', tones: { ground: [60, 14, 26], mid: [52, 15, 25], line: [42, 14, 20] }, shares: { ground: 0.4, mid: 0.4, line: 0.2 }, ...over }); // prettier-ignore
+  const other = card({ contrast: 2, coherence: 0.3 });
+  const stock = [
+    { veneer: leaf('like the large'), card: card() },
+    { veneer: leaf('like the small'), card: other },
+    { veneer: leaf('scrap', { alongMm: 50 }), card: card() },
+  ];
+  const patches = [
+    { damageId: 'large', old: card(), patch: { alongMm: 100, acrossMm: 60, areaMm2: 5000 }, face: top.body },
+    { damageId: 'small', old: other, patch: { alongMm: 40, acrossMm: 30, areaMm2: 1000 }, face: top.body },
+  ];
+
+  test('areas weigh: scores are the mean of both, by hand; too small for one of them is told', () => {
+    const both = rankForPiece(patches, piece.body, stock);
+    const alone = patches.map((p) => rankForPatch(p.old, p.patch, p.face, piece.body, stock));
+    if (!both.ok || alone.some((a) => !a.ok)) throw new Error('not ranked');
+    const score = (i: number, id: string): number => {
+      const found = alone[i];
+      return found?.ok ? (found.value.ranked.find((r) => r.id === id)?.score ?? 0) : 0;
+    };
+    for (const r of both.value.ranked)
+      expect(r.score).toBeCloseTo((5 * score(0, r.id) + score(1, r.id)) / 6, 9);
+    expect(both.value.ranked[0]?.id).toBe('like the large');
+    expect(both.value.ranked.find((r) => r.id === 'scrap')?.why[0]).toBe('Too small for 1 of the 2 patches.');
+  });
+
+  test('the decided patches of a piece are found, those without an outline not', () => {
+    const found = patchesOfPiece(piece, [top], [loss('a'), loss('b', { outline: [] }), loss('c', { method: 'leave' })], DEFAULT_SHOP); // prettier-ignore
+    expect(found.map((p) => p.damageId)).toEqual(['a']);
+  });
 });

@@ -1,4 +1,5 @@
 import { methodById, type MethodId } from '../catalogue';
+import { attempt } from '../check';
 import { boundingBox, rotate, type Point, type Polygon } from '../geometry';
 import { lumberPlan, type Blanks, type Lumber, type LumberTake } from '../letin';
 import { CUT_GAP_MM, type NestInput, type NestPlan } from '../nest';
@@ -12,6 +13,7 @@ import { GRAIN_TOLERANCE_DEG } from './spot';
 import { sumStarts } from './sumStarts';
 import { damageLabel } from './survey';
 import type { Damage, Face, KnownShop, Named, Piece, Veneer } from './types';
+import type { Patch } from '../veneer';
 import { woodName } from '../wood';
 
 /** What a sheet's fractions count on: what its photo shows, or else its usable size. mm */
@@ -102,23 +104,16 @@ const labelOf = (piece: Named<Piece>, damage: Named<Damage>): string =>
   `${piece.body.name}: ${damageLabel(damage.body)}`;
 
 function patchNeeded(piece: Named<Piece>, repair: Repair, method: MethodId, shop: KnownShop): NeededPatch[] {
-  const { damage, face, survey, treated } = repair;
-  if (!survey.ok || !face) return [];
-  let outline: Polygon;
-  try {
-    ({ outline } = patchFor(damage.body, survey.value, treated));
-  } catch (error) {
-    // Its own page says what is wrong with it.
-    if (error instanceof RangeError) return [];
-    throw error;
-  }
+  const { damage, face, survey } = repair;
+  const patch = patchOfRepair(repair);
+  if (!survey.ok || !face || !patch) return [];
   const { veneerId, spot } = damage.body.patch;
   return [
     {
       damageId: damage.id,
       pieceId: piece.id,
       label: labelOf(piece, damage),
-      outline: outline.map((p) => rotate(p, -survey.value.board.grainDeg)),
+      outline: patch.outline.map((p) => rotate(p, -survey.value.board.grainDeg)),
       species: face.body.species,
       thicknessMm: face.body.veneerMm,
       ...(veneerId ? { veneerId } : {}),
@@ -127,6 +122,30 @@ function patchNeeded(piece: Named<Piece>, repair: Repair, method: MethodId, shop
     },
   ];
 }
+
+/** The patch of a repair; nothing without an outline to scale, or where its own page says what is wrong with it. */
+function patchOfRepair({ damage, survey, treated }: Repair): Patch | undefined {
+  const patch = survey.ok ? attempt(() => patchFor(damage.body, survey.value, treated)) : undefined;
+  return patch?.ok ? patch.value : undefined;
+}
+
+/** The patches of a piece that are decided, by the names of their damages. */
+export const patchesOfPiece = (
+  piece: Named<Piece>,
+  faces: readonly Named<Face>[],
+  damages: readonly Named<Damage>[],
+  shop: KnownShop,
+): { damageId: string; patch: Patch }[] =>
+  repairsOf(
+    piece,
+    faces,
+    damages.filter((d) => d.body.method),
+    shop,
+  ).flatMap((repair) => {
+    const taken = repair.chain && linksOfChain(repair.chain).some(takesPatch);
+    const patch = taken ? patchOfRepair(repair) : undefined;
+    return patch ? [{ damageId: repair.damage.id, patch }] : [];
+  });
 
 function blocksNeeded(piece: Named<Piece>, repair: Repair, method: MethodId): NeededBlocks[] {
   if (!methodById(method).needs.includes('solidWood')) return [];

@@ -58,10 +58,11 @@ export {
 export { surfaceRisk } from './risk';
 export { resourcesOf } from './work';
 export { designFor, tracingOf, withCorner, type Tracing } from './design';
-export { matchSchool, rankForPatch, type Carded } from './stockRank';
+export { matchSchool, rankForPatch, rankForPiece, type Carded, type PatchToMatch } from './stockRank';
 export {
   cuttingWords,
   neededSizeWords,
+  patchesOfPiece,
   glueGroups,
   inSheet,
   neededFromStock,

@@ -1,7 +1,7 @@
 import { attempt, type Result } from '../check';
 import { memory, sourced } from '../sources';
 import type { School } from '../terms';
-import { rankStock, type Patch, type StockRank, type WoodCard } from '../veneer';
+import { rankStock, STOCK_PARTS, type Patch, type StockPart, type StockRank, type WoodCard } from '../veneer';
 import { isUnderPaint } from './decide';
 import type { Face, Named, Piece, Veneer } from './types';
 
@@ -61,3 +61,43 @@ export const rankForPatch = (
       school: matchSchool(piece),
     }),
   );
+
+/** A patch of the same piece, with what is round it. */
+export type PatchToMatch = { damageId: string; old: WoodCard; patch: Pick<Patch, 'alongMm' | 'acrossMm' | 'areaMm2'>; face: Face }; // prettier-ignore
+
+/**
+ * The stock ranked for several patches of a piece that shall come from one sheet: scores and their parts weighed by the patches' areas, the
+ * worst colour difference of them, and what speaks against it anywhere.
+ */
+export function rankForPiece(patches: readonly PatchToMatch[], piece: Piece, stock: readonly Carded[]): Result<StockRank> {
+  return attempt(() => {
+    const each = patches.map(({ old, patch, face }) => {
+      const ranked = rankForPatch(old, patch, face, piece, stock);
+      if (!ranked.ok) throw new RangeError(ranked.problem);
+      return { area: patch.areaMm2, ranked: ranked.value.ranked };
+    });
+    const all = each.reduce((sum, e) => sum + e.area, 0);
+    const ranked = stock.flatMap(({ veneer }) => {
+      const scores = each.flatMap((e) => e.ranked.filter((r) => r.id === veneer.id).map((r) => ({ share: e.area / all, r })));
+      const [first] = scores;
+      if (!first) return [];
+      const mean = (of: (r: StockRank['ranked'][number]) => number): number => scores.reduce((sum, { share, r }) => sum + share * of(r), 0);
+      const small = scores.filter(({ r }) => r.parts.fit === 0).length;
+      const { figure, pore, colour, thickness, fit } = first.r.parts;
+      const parts = { figure, pore, colour, thickness, fit };
+      for (const part of Object.keys(STOCK_PARTS).filter((p): p is StockPart => p in parts)) parts[part] = mean((r) => r.parts[part]);
+      return [{
+        id: veneer.id,
+        score: mean((r) => r.score),
+        parts,
+        deltaE00: Math.max(...scores.map(({ r }) => r.deltaE00)),
+        shims: Math.max(...scores.map(({ r }) => r.shims)),
+        why: [
+          ...(small > 0 ? [`Too small for ${small} of the ${scores.length} patches.`] : []),
+          ...new Set(scores.flatMap(({ r }) => r.why).filter((w) => !w.startsWith('Too small'))),
+        ],
+      }];
+    });
+    return { ranked: ranked.sort((a, b) => b.score - a.score || a.id.localeCompare(b.id)) };
+  });
+} // prettier-ignore

@@ -5,6 +5,7 @@ import { attempt } from '@/core/check';
 import {
   alongAcross,
   damageLabel,
+  patchesOfPiece,
   patchFor,
   patchOnItsSheet,
   spotWords,
@@ -73,6 +74,14 @@ export function PatchScreen() {
   const result = attempt(() => patchFor(damage.body, survey.value, treated));
   const patch = result.ok ? result.value : undefined;
   const chosen = stock.records.find((v) => v.id === damage.body.patch.veneerId);
+  const together = patchesOfPiece(piece, view.faces, view.damages, shop).flatMap(
+    ({ damageId, patch: of }) => {
+      const own = view.damages.find((d) => d.id === damageId);
+      const where = view.faces.find((f) => f.id === own?.body.faceId);
+      const beside = view.damages.filter((d) => d.body.faceId === where?.id);
+      return own && where ? [{ damage: own, face: where, onFace: beside, patch: of }] : [];
+    },
+  );
   const wholeFace = methodById(method).needs.includes('veneerSheet');
   const { spot } = damage.body.patch;
   const onSheet =
@@ -118,6 +127,7 @@ export function PatchScreen() {
         onFace={onFace}
         piece={treated}
         patch={patch}
+        together={together}
         onChoose={choose}
       />
       {patch && chosen ? (

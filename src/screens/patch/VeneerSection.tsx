@@ -1,6 +1,7 @@
 import { router } from 'expo-router';
+import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { matchSchool, rankForPatch } from '@/core/job';
+import { matchSchool, rankForPatch, rankForPiece, type PatchToMatch } from '@/core/job';
 import { describeSource } from '@/core/sources';
 import { SCHOOLS } from '@/core/terms';
 import {
@@ -16,7 +17,15 @@ import { useList, type Piece, type Stored } from '@/records';
 import { Button, Chips, Notice, Progress, Section, Text, useTheme } from '@/ui';
 import { PhotoSwatch, Tone } from '../shared/Swatch';
 import { useUnits } from '../shared/useUnits';
-import { useOldCard, useStockCards } from '../shared/useWorkshop';
+import { useOldCard, useOldCards, useStockCards } from '../shared/useWorkshop';
+
+/** A patch of the piece where it lies. */
+export type PatchPlace = {
+  damage: Stored<'damage'>;
+  face: Stored<'face'>;
+  onFace: readonly Stored<'damage'>[];
+  patch: Patch;
+};
 
 const PARTS = Object.keys(STOCK_PARTS).filter((p): p is StockPart => p in STOCK_PARTS);
 
@@ -27,6 +36,7 @@ export function VeneerSection({
   onFace,
   piece,
   patch,
+  together,
   onChoose,
 }: {
   damage: Stored<'damage'>;
@@ -34,17 +44,29 @@ export function VeneerSection({
   onFace: readonly Stored<'damage'>[];
   piece: Piece;
   patch: Patch | undefined;
+  /** All patches of the piece that are decided, this one too. */
+  together: readonly PatchPlace[];
   onChoose: (veneerId: string) => void;
 }) {
   const { length } = useUnits();
   const { records } = useList('veneer');
   const old = useOldCard(damage, face, onFace);
   const { stock, loading } = useStockCards();
+  const [all, setAll] = useState(false);
+  const cards = useOldCards(all ? together : []);
   const chosen = damage.body.patch.veneerId;
+  const matched = together.flatMap((p): PatchToMatch[] => {
+    const card = cards.get(p.damage.id);
+    return card ? [{ damageId: p.damage.id, old: card, patch: p.patch, face: p.face.body }] : [];
+  });
   const ranking =
-    patch && old.card && stock.length > 0
-      ? rankForPatch(old.card, patch, face.body, piece, stock)
-      : undefined;
+    stock.length === 0
+      ? undefined
+      : all && matched.length > 0
+        ? rankForPiece(matched, piece, stock)
+        : patch && old.card
+          ? rankForPatch(old.card, patch, face.body, piece, stock)
+          : undefined;
   const ranked = ranking?.ok ? ranking.value.ranked : [];
   const byHand = records.filter((v) => !ranked.some((r) => r.id === v.id));
   const school = matchSchool(piece);
@@ -89,6 +111,17 @@ export function VeneerSection({
           options={byHand.map((v) => ({ value: v.id, label: v.body.name }))}
           value={chosen}
           onChange={onChoose}
+        />
+      ) : null}
+      {together.length > 1 ? (
+        <Chips
+          label="Ranked for"
+          options={[
+            { value: false, label: 'This place' },
+            { value: true, label: `All ${together.length} patches of the piece, from one sheet` },
+          ]}
+          value={all}
+          onChange={setAll}
         />
       ) : null}
       {ranking && !ranking.ok ? <Notice kind="stop">{ranking.problem}</Notice> : null}

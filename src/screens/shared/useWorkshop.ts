@@ -157,6 +157,29 @@ export function useOldCard(
   };
 }
 
+/** The cards of the sound wood round several damages; those whose photo cannot be read are left out. */
+export function useOldCards(
+  places: readonly { damage: Stored<'damage'>; face: Stored<'face'>; onFace: readonly Stored<'damage'>[] }[],
+): ReadonlyMap<string, WoodCard> {
+  const seen = places.flatMap(({ damage, face, onFace }) => {
+    const around = surroundings(damage, face, onFace);
+    const pictureId = face.body.picture?.id;
+    return around.ok && pictureId ? [{ id: damage.id, pictureId, place: around.value }] : [];
+  });
+  const key = seen.length > 0 ? ['old-cards', JSON.stringify(seen)] : null;
+  const { data } = useSWR(key, async () => {
+    const read = await Promise.all(
+      seen.map(async ({ id, pictureId, place }): Promise<[string, WoodCard][]> => {
+        const { board, outline, others } = place;
+        const card = await readCardAround(viewOf(board, pictureId), outline, others, board.plane.outline).catch(() => undefined); // prettier-ignore
+        return card ? [[id, card]] : [];
+      }),
+    );
+    return new Map(read.flat());
+  });
+  return data ?? new Map<string, WoodCard>();
+}
+
 /** The cards of all veneers with a photo; one whose photo cannot be read has none. */
 export function useStockCards(): { stock: Carded[]; loading: boolean } {
   const { records } = useList('veneer');
