@@ -87,8 +87,8 @@ test('the chosen sheet first, then the same wood by thickness; another wood or f
 });
 
 test('as many are glued at a time as the clamps hold', () => {
-  const shop = { ...DEFAULT_SHOP, clamps: DEFAULT_SHOP.clamps.map((c) => ({ ...c, count: c.id === 'pipe' ? 5 : 0 })) }; // prettier-ignore
-  const patch = (damageId: string, pipe: number): NeededPatch => ({ damageId, pieceId: 'p', label: damageId, outline: [], species: '', thicknessMm: 0.8, clamps: { pipe } }); // prettier-ignore
+  const shop = { ...DEFAULT_SHOP, clamps: DEFAULT_SHOP.clamps.map((c) => ({ ...c, count: c.id === 'fStyle' ? 5 : 0 })) }; // prettier-ignore
+  const patch = (damageId: string, fStyle: number): NeededPatch => ({ damageId, pieceId: 'p', label: damageId, outline: [], species: '', thicknessMm: 0.8, clamps: { fStyle } }); // prettier-ignore
   const groups = glueGroups([patch('a', 3), patch('b', 4), patch('c', 2), patch('d', 1)], shop);
   expect(groups.map((g) => g.map((p) => p.damageId))).toEqual([
     ['a', 'c'],
