@@ -1,9 +1,10 @@
 import { labFromRgb, tonesOf, type Lab } from '../colour';
-import { boundingBox, containment, offsetOutline, type Point, type Polygon } from '../geometry';
+import { boundingBox, containment, offsetOutline, type Polygon } from '../geometry';
 import type { Raster } from '../picture';
-import { memory, published, sourced } from '../sources';
+import { memory, sourced } from '../sources';
+import { grainIn, woodIn } from './grainIn';
 
-const { abs, atan2, ceil, cos, floor, hypot, max, min, round, sin, sqrt } = Math;
+const { abs, ceil, cos, floor, hypot, max, min, round, sin, sqrt } = Math;
 
 /** What a surface of wood looks like, in numbers. */
 export type WoodCard = {
@@ -32,118 +33,8 @@ const PORE = {
 };
 /** Less regular than this there is no period. */
 const LEAST_STRENGTH = sourced(0.25, memory('below a quarter the stripes wander'));
-export const GRAIN_SOURCE = published(
-  'Bigün and Granlund (1987), structure tensor',
-  'way and coherence of lines from the products of the slopes of brightness',
-);
-const LEAST_SIDE_PX = 24;
 const NEARLY = 0.7;
 const MOST_TONES = 20_000;
-
-/** Brightness of a picture, and which of its pixels are wood. @throws RangeError for a picture that is too small */
-function woodIn(
-  { data, width, height }: Raster,
-  mmPerPixel: number,
-  within: Polygon | undefined,
-): { bright: Float32Array; wood: Uint8Array; count: number } {
-  if (min(width, height) < LEAST_SIDE_PX)
-    throw new RangeError(`The picture is only ${width} × ${height} pixels; ${LEAST_SIDE_PX} each way are needed to read its grain. Take a closer one.`); // prettier-ignore
-  const inside = within ? containment(within) : undefined;
-  const wood = new Uint8Array(width * height);
-  const bright = new Float32Array(width * height);
-  let count = 0;
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const o = y * width + x;
-      bright[o] = 0.3 * (data[4 * o] ?? 0) + 0.6 * (data[4 * o + 1] ?? 0) + 0.1 * (data[4 * o + 2] ?? 0);
-      if (data[4 * o + 3] && (!inside || inside((x + 0.5) * mmPerPixel, (y + 0.5) * mmPerPixel))) {
-        wood[o] = 1;
-        count++;
-      }
-    }
-  return { bright, wood, count };
-}
-
-export type GrainRead = { degrees: number; coherence: number };
-/** Below this the grain is not said to run one way. */
-export const SURE_GRAIN = sourced(0.2, memory('burr and flat figure lie below it'));
-
-/**
- * The way of the grain in a part of a face, clockwise from level, and how surely.
- *
- * @throws RangeError for a picture that is too small
- */
-export function readGrain(picture: Raster, mmPerPixel: number, within: Polygon): GrainRead {
-  const { bright, wood } = woodIn(picture, mmPerPixel, within);
-  const { grainDeg, coherence } = grain(bright, wood, picture.width, picture.height);
-  return { degrees: grainDeg, coherence };
-}
-
-/** A face is looked at in so many patches each way for its sunburst. */
-const PATCHES = 14;
-/** Lines that all run one way meet nowhere: 1 where they come from all round. */
-const LEAST_FAN = 0.02;
-/** Directions that point to one place within about 18° on the whole. */
-export const SURE_CENTRE = sourced(0.95, memory('leaves of a sunburst are laid within a few degrees'));
-
-export type CentreRead = {
-  /** Where all grain runs to, mm. */
-  at: Point;
-  /** How well the grain points there, 0…1: the mean of the cosines. */
-  agreement: number;
-};
-
-/**
- * Where the grain of a sunburst runs to: of all places that to which the lines along the grain of many small patches come nearest, each
- * counted by how surely its grain is read.
- *
- * @throws RangeError where no grain can be read
- */
-export function readCentre(picture: Raster, mmPerPixel: number, within: Polygon): CentreRead {
-  const { bright, wood } = woodIn(picture, mmPerPixel, within);
-  const { width, height } = picture;
-  const [w, h] = [width / PATCHES, height / PATCHES];
-  const lines = Array.from({ length: PATCHES * PATCHES }, (_, i) => {
-    const [left, top] = [floor((i % PATCHES) * w), floor(floor(i / PATCHES) * h)];
-    const read = grain(bright, wood, width, height, {
-      left,
-      top,
-      right: floor(left + w),
-      bottom: floor(top + h),
-    });
-    const a = (read.grainDeg * Math.PI) / 180;
-    return { x: left + w / 2, y: top + h / 2, dx: cos(a), dy: sin(a), weight: read.coherence };
-  }).filter((l) => l.weight > SURE_GRAIN.value);
-  let [a, b, d, u, v] = [0, 0, 0, 0, 0];
-  for (const { x, y, dx, dy, weight } of lines) {
-    const [xx, xy, yy] = [weight * (1 - dx * dx), -weight * dx * dy, weight * (1 - dy * dy)];
-    [a, b, d, u, v] = [a + xx, b + xy, d + yy, u + xx * x + xy * y, v + xy * x + yy * y];
-  }
-  const det = a * d - b * b;
-  if (lines.length < 8 || det < LEAST_FAN * ((a + d) / 2) ** 2)
-    throw new RangeError(
-      'No grain that runs to one place can be read from this photo. Drag its middle yourself.',
-    );
-  const [cx, cy] = [(d * u - b * v) / det, (a * v - b * u) / det];
-  const all = lines.reduce((s, l) => s + l.weight, 0);
-  const along = lines.reduce((s, { x, y, dx, dy, weight }) => {
-    const far = hypot(cx - x, cy - y);
-    return s + (far > 0 ? (weight * abs(dx * (cx - x) + dy * (cy - y))) / far : weight);
-  }, 0);
-  return { at: [cx * mmPerPixel, cy * mmPerPixel], agreement: along / all };
-}
-
-/** What was read of a sunburst, and how far to trust it. */
-export const centreWords = ({ agreement }: CentreRead): string =>
-  agreement < SURE_CENTRE.value
-    ? 'The grain does not clearly run to one place. Look closely, and drag the middle.'
-    : 'The grain runs to this place. Look whether the strokes lie along it everywhere.';
-
-/** What was read of the grain, and how far to trust it. */
-export const grainWords = ({ degrees, coherence }: GrainRead): string =>
-  coherence < SURE_GRAIN.value
-    ? `The figure runs many ways here; on the whole ${Math.round(degrees)}°. Look closely, and drag the arrow.`
-    : `The grain runs at ${Math.round(degrees)}° from level. Look whether the arrow lies along it.`;
 
 /**
  * The card of a surface.
@@ -154,7 +45,7 @@ export const grainWords = ({ degrees, coherence }: GrainRead): string =>
  */
 export function woodCard({ data, width, height }: Raster, mmPerPixel: number, within?: Polygon): WoodCard {
   const { bright, wood, count } = woodIn({ data, width, height }, mmPerPixel, within);
-  const { grainDeg, coherence } = grain(bright, wood, width, height);
+  const { grainDeg, coherence } = grainIn(bright, wood, width, height);
   const { periodPx, strength } = period(bright, wood, width, height, grainDeg);
   const step = max(1, floor(sqrt(count / MOST_TONES)));
   const labs: Lab[] = [];
@@ -220,34 +111,6 @@ export function cardAround(
       part[to + 3] = sound ? (data[from + 3] ?? 0) : 0;
     }
   return woodCard({ data: part, width, height }, mmPerPixel);
-}
-
-/** Slopes by five points a side, so that fine stripes on a slant are not bent towards the pixels. */
-function grain(
-  bright: Float32Array,
-  wood: Uint8Array,
-  width: number,
-  height: number,
-  part = { left: 0, top: 0, right: width, bottom: height },
-): { grainDeg: number; coherence: number } {
-  let xx = 0;
-  let xy = 0;
-  let yy = 0;
-  for (let y = max(2, part.top); y < min(height - 2, part.bottom); y++)
-    for (let x = max(2, part.left); x < min(width - 2, part.right); x++) {
-      const o = y * width + x;
-      if (!wood[o] || !wood[o - 2] || !wood[o + 2] || !wood[o - 2 * width] || !wood[o + 2 * width]) continue;
-      const dx = ((bright[o - 2] ?? 0) - 8 * (bright[o - 1] ?? 0) + 8 * (bright[o + 1] ?? 0) - (bright[o + 2] ?? 0)) / 12; // prettier-ignore
-      const dy = ((bright[o - 2 * width] ?? 0) - 8 * (bright[o - width] ?? 0) + 8 * (bright[o + width] ?? 0) - (bright[o + 2 * width] ?? 0)) / 12; // prettier-ignore
-      xx += dx * dx;
-      xy += dx * dy;
-      yy += dy * dy;
-    }
-  const along = (0.5 * atan2(2 * xy, xx - yy) * 180) / Math.PI + 90;
-  return {
-    grainDeg: ((along % 180) + 180) % 180,
-    coherence: xx + yy === 0 ? 0 : hypot(xx - yy, 2 * xy) / (xx + yy),
-  };
 }
 
 /** Distance of the stripes across the grain: the first far maximum of the mean profile's correlation with itself. */

@@ -7,5 +7,7 @@ export * from './design';
 export { traceToFigure, type Traced } from './trace';
 export * from './breakEven';
 export * from './card';
+export { GRAIN_SOURCE, grainWords, readGrain, SURE_GRAIN, type GrainRead } from './grainIn';
+export * from './sunburst';
 export * from './rankStock';
 export * from './cardWords';

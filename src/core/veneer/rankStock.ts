@@ -2,7 +2,8 @@ import Joi from 'joi';
 import { deltaE00, type Lab } from '../colour';
 import { memory, practice, sourced } from '../sources';
 import type { School } from '../terms';
-import { SURE_GRAIN, type WoodCard } from './card';
+import type { WoodCard } from './card';
+import { SURE_GRAIN } from './grainIn';
 import { thicknessPlan } from './thickness';
 
 const { abs, exp, hypot, log, max, min } = Math;
