@@ -264,7 +264,7 @@ describe('what is broken does not keep the rest from coming back', () => {
     await writer.add('records/piece.json', new TextReader(`[${' '.repeat(70 * 1024 * 1024)}]`));
     const backup = await opened(await writer.close());
     expect(backup.unreadable).toEqual([{ part: 'records/piece.json', reason: 'It says it is larger than anything in a backup.' }]); // prettier-ignore
-  });
+  }, 30_000);
 
   test('keys that reach into the language are refused', async () => {
     const { store } = storeWith(shopOf());
