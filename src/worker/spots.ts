@@ -1,6 +1,6 @@
 import type { JobContext } from '@/core/check';
 import type { Point, Polygon } from '@/core/geometry';
-import type { FaceView, Spot, SpotSearch } from '@/core/job';
+import { wholeSheet, type FaceView, type Spot, type SpotSearch } from '@/core/job';
 import type { Raster } from '@/core/picture';
 import { patcherOf, placePatch, type Patcher, type Placement } from '@/core/spot';
 
@@ -20,7 +20,6 @@ type Darkroom = {
 };
 
 const QUALITY = 0.9;
-const WHOLE: readonly Point[] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
 
 type Laid = { face: Raster; sheet: Raster; sheetMm: number; onSheet: (outline: readonly Point[]) => Polygon; patcher: Patcher }; // prettier-ignore
 
@@ -60,7 +59,7 @@ export async function spotsOf(
       target: { image: face, outline, ringMm, leaveOut, within },
       donor: {
         image: sheet,
-        outline: onSheet(search.sheet.outline ?? WHOLE),
+        outline: onSheet(search.sheet.outline ?? wholeSheet()),
         keepOut: (search.sheet.holes ?? []).map(onSheet),
       },
       mmPerPixel: faceMm,

@@ -9,7 +9,7 @@ import { linksOfChain } from './decide';
 import { linkPlansOf } from './links';
 import { patchFor } from './press';
 import { repairsOf, type Repair } from './repairs';
-import { GRAIN_TOLERANCE_DEG } from './spot';
+import { GRAIN_TOLERANCE_DEG, wholeSheet } from './spot';
 import { sumStarts } from './sumStarts';
 import { damageLabel } from './survey';
 import type { Damage, Face, KnownShop, Named, Piece, Veneer } from './types';
@@ -29,14 +29,13 @@ export function sheetFrame(
     : { wideMm: alongMm, tallMm: acrossMm };
 }
 
-const WHOLE: readonly Point[] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
 export const onSheetMm = (outline: readonly Point[], { wideMm, tallMm }: SheetFrame): Point[] =>
   outline.map(([x, y]): Point => [x * wideMm, y * tallMm]);
 export const inSheet = (outline: Polygon, { wideMm, tallMm }: SheetFrame): Point[] =>
   outline.map(([x, y]): Point => [x / wideMm, y / tallMm]);
 /** What is left of a sheet, and what was cut out of it. mm */
 export const sheetMm = (
-  { outline = [...WHOLE], cuts = [] }: Veneer,
+  { outline = wholeSheet(), cuts = [] }: Veneer,
   frame: SheetFrame,
 ): { outline: Point[]; holes: Point[][] } => ({
   outline: onSheetMm(outline, frame),

@@ -141,6 +141,7 @@ export {
   patchOnSheet,
   sheetPhoto,
   spotFaults,
+  wholeSheet,
   spotHandles,
   spotSearch,
   spotWords,

@@ -116,7 +116,7 @@ export function spotFaults(outline: readonly Point[], at: Spot, sheet: SheetPhot
   const onSheet = (list: readonly Point[]): Point[] =>
     list.map(([x, y]): Point => [x * sheet.wideMm, y * tallMm]);
   const patch = patchOnSheet(outline, at);
-  const off = areaOfAll(differenceOf([patch], [onSheet(sheet.outline ?? WHOLE)]));
+  const off = areaOfAll(differenceOf([patch], [onSheet(sheet.outline ?? wholeSheet())]));
   const gone = areaOfAll(intersectionOf([patch], (sheet.holes ?? []).map(onSheet)));
   const turn = Math.abs(((at.degrees + 270) % 180) - 90);
   return [
@@ -129,7 +129,8 @@ export function spotFaults(outline: readonly Point[], at: Spot, sheet: SheetPhot
       : []),
   ];
 }
-const WHOLE: readonly Point[] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
+/** All that a photo shows, as fractions of it. */
+export const wholeSheet = (): Point[] => [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
 const SLIGHT_MM2 = 0.5;
 
 /** How far from its middle the handle that turns a patch lies: a little beyond its right end. mm */

@@ -1,8 +1,15 @@
 import { deltaE00, type Lab } from '../colour';
 import type { EvenInput, EvenPlan, Fit } from '../pigment';
+import { memory, sourced } from '../sources';
 import { outlookBefore, type Outlook } from './outlook';
 import { coatsOf, type OnShelf } from './plans';
 
+/** Parts may differ by as much at first, in whole ΔE00, and what a person may ask for. */
+export const CLOSE_ENOUGH = {
+  start: sourced(3, memory('seen side by side, hardly from standing height')),
+  least: sourced(1, memory('just seen side by side')),
+  most: sourced(10, memory('two colours that nobody takes for one')),
+};
 /** More thin coats on one part are a film that is seen. */
 const MOST_ON_A_PART = 5;
 

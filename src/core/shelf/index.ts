@@ -36,4 +36,4 @@ export {
 } from './plans';
 export { boardWords, learnedWords, learningFrom, predictedBoard } from './learned';
 export { boardsToCopy, recipeLine, wantedCoats, type RecipeCoats } from './recipe';
-export { evenInput, evenOutlook } from './evening';
+export { CLOSE_ENOUGH, evenInput, evenOutlook } from './evening';

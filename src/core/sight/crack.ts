@@ -3,7 +3,7 @@ import simplify from 'simplify-js';
 import type { Point } from '../geometry';
 import { asRaster, between, cheapestWay, planesOf, type Raster } from '../picture';
 import { memory, sourced } from '../sources';
-import { imageSchema } from './image';
+import { imageSchema, scaleSchema, strokeSchema } from './image';
 
 const { hypot, max, min, round } = Math;
 
@@ -34,12 +34,8 @@ const STRAIGHT_PX = 0.8;
 /** Input of `photo.crack`: `{image, line: [[x, y]…] px, mmPerPixel}`; at the shell door the image is `{file}`. */
 export const crackSchema = Joi.object({
   image: imageSchema.required(),
-  line: Joi.array()
-    .items(Joi.array().items(Joi.number().min(-20_000).max(40_000).required()).length(2))
-    .min(2)
-    .max(500)
-    .required(),
-  mmPerPixel: Joi.number().min(0.001).max(100).required(),
+  line: strokeSchema.required(),
+  mmPerPixel: scaleSchema.required(),
 });
 
 /** Places along a stroke a pixel apart, with the way across it there. */

@@ -3,7 +3,7 @@ import { assertRange } from '../check';
 import type { Point } from '../geometry';
 import { asRaster, between, planesOf, type Raster } from '../picture';
 import { derived, memory, sourced } from '../sources';
-import { imageSchema } from './image';
+import { imageSchema, scaleSchema, strokeSchema } from './image';
 
 const { abs, hypot, max, min, round } = Math;
 
@@ -54,12 +54,8 @@ const ASIDE_SHARE = 0.6;
 /** Input of `photo.gaps`; at the shell door the image is `{file}`. */
 export const gapsSchema = Joi.object({
   image: imageSchema.required(),
-  line: Joi.array()
-    .items(Joi.array().items(Joi.number().min(-20_000).max(40_000).required()).length(2))
-    .min(2)
-    .max(500)
-    .required(),
-  mmPerPixel: Joi.number().min(0.001).max(100).required(),
+  line: strokeSchema.required(),
+  mmPerPixel: scaleSchema.required(),
   stations: Joi.number().integer().min(2).max(101).required(),
   reachMm: Joi.number().min(0.5).max(200).required(),
 });

@@ -5,7 +5,7 @@ import useSWR from 'swr';
 import type { Lab } from '@/core/colour';
 import { boardOf, viewOf } from '@/core/job';
 import { EVEN_SOURCE, type EvenPlan } from '@/core/pigment';
-import { differenceWords, evenInput, evenOutlook, outlookWords } from '@/core/shelf';
+import { CLOSE_ENOUGH, differenceWords, evenInput, evenOutlook, outlookWords } from '@/core/shelf';
 import { describeSource } from '@/core/sources';
 import type { Stored } from '@/records';
 import { Figure, FilePick, Notice, Progress, Section, Stepper, Text, TextField } from '@/ui';
@@ -51,8 +51,6 @@ function useFaceColours(faces: readonly Stored<'face'>[]): { parts: Part[]; load
   return { parts: data ?? [], loading: isLoading };
 }
 
-const CLOSE_ENOUGH = { start: 3, least: 1, most: 10 };
-
 /** Parts of different woods, or of one top, brought to one colour with products that go on all of them. */
 export function EvenScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
@@ -62,7 +60,7 @@ export function EvenScreen() {
   const act = useAct();
   const [own, setOwn] = useState<readonly Part[]>([]);
   const [name, setName] = useState('');
-  const [within, setWithin] = useState(CLOSE_ENOUGH.start);
+  const [within, setWithin] = useState(CLOSE_ENOUGH.start.value);
   const parts = [...fromFaces, ...own];
   const input = evenInput(parts, shelf, fit, within);
   const { data: plan, error } = useSWR<EvenPlan, Error>(
@@ -108,8 +106,8 @@ export function EvenScreen() {
         label="They may differ by"
         unit="ΔE00"
         value={within}
-        least={CLOSE_ENOUGH.least}
-        most={CLOSE_ENOUGH.most}
+        least={CLOSE_ENOUGH.least.value}
+        most={CLOSE_ENOUGH.most.value}
         onChange={setWithin}
       />
       {!loading && parts.length < 2 ? (

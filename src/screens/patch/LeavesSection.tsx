@@ -29,7 +29,7 @@ export function LeavesSection({
   const { length } = useUnits();
   const [match, setMatch] = useKeptChoice<LeafMatch>('leaves.match', 'slip', MATCHES);
   const [over, overField] = useKeptLength('leaves.over', PATCH_DEFAULTS.overhangMm.value);
-  const [leafAlong, leafAlongField] = useKeptLength('leaves.along', veneer?.alongMm ?? alongMm + 50);
+  const [leafAlong, leafAlongField] = useKeptLength('leaves.along', veneer?.alongMm ?? alongMm + 2 * over);
   const [leafAcross, leafAcrossField] = useKeptLength('leaves.across', veneer?.acrossMm ?? acrossMm);
   const result = attempt(() =>
     leavesPlan({

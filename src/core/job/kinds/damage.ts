@@ -14,6 +14,7 @@ import {
 import type { Point } from '../../geometry';
 import { answersSchema, linksSchema } from '../../method';
 import { CLAMPS, type ClampId, type PlacedLayout } from '../../press';
+import { MOST_BOARD_COATS } from '../../shelf';
 import { PATCH_SHAPES, type PatchShape } from '../../veneer';
 import type { Cut } from '../../wood';
 import { keys, ids, idSchema, localTime, textSchema, place, spotMm, places, millimetres } from './common';
@@ -188,11 +189,15 @@ const chosen: Record<keyof Chosen, Joi.Schema> = {
       flipped: Joi.boolean().required(),
     }),
   }),
+  // As many as a test board may have: one can be copied.
   coats: Joi.array()
     .items(
-      Joi.object({ colourId: idSchema.required(), coats: Joi.number().integer().min(0).max(12).required() }),
+      Joi.object({
+        colourId: idSchema.required(),
+        coats: Joi.number().integer().min(0).max(MOST_BOARD_COATS).required(),
+      }),
     )
-    .max(12),
+    .max(20),
   figures: Joi.object()
     .pattern(/^[a-z]{2,12}\.[a-z]{2,20}$/i, [Joi.number().min(-1e5).max(1e5), Joi.string().max(40)])
     .max(80),
