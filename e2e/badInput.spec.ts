@@ -69,6 +69,15 @@ test('corners that cross and an outline that crosses itself are told and can be 
   await page.mouse.move(from.x + 22, from.y + 22, { steps: 5 });
   await page.mouse.up();
   await expect(page.getByText('Scale at the centre')).toBeVisible();
+  // Shown at once, but only what the store has taken is there on another page's load.
+  await expect
+    .poll(async () => {
+      const [text = ''] = await storedTexts(page, 'face/lectern-slope');
+      const { body }: { body: { scale: { corners: [number, number][] } } } = JSON.parse(text);
+      const [[left] = [1], [right] = [0]] = body.scale.corners;
+      return left < right;
+    })
+    .toBe(true);
 
   await page.goto('/face/lectern-slope');
   await page.getByRole('button', { name: 'Mark it on the picture' }).click();

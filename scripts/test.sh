@@ -25,7 +25,7 @@ step "types" npx tsc --noEmit
 step "lint" npx eslint . --max-warnings 0
 step "format" npx prettier --check --log-level warn .
 step "layers" npx depcruise --config .dependency-cruiser.cjs app src server scripts demo
-step "unit and reference tests" npx jest --forceExit --json --outputFile=_counts/unit.json
+step "unit and reference tests" npx jest --forceExit --maxWorkers=100% --testTimeout=60000 --json --outputFile=_counts/unit.json
 step "build" bash scripts/build.sh
 step "interface" npx playwright test
 node scripts/count.mjs "$failed"
