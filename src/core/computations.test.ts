@@ -30,6 +30,7 @@ const CASES: [string, unknown, unknown][] = [
     { a: [50, 2.6772, -79.7751], b: [50, 0, -82.7485] },
     { deltaE00: expect.closeTo(2.0425, 4) },
   ],
+  ['photo.corners', { image: GREY }, { corners: [] }],
   ['photo.known', { image: GREY, object: 'card' }, { corners: [], worth: 0 }],
   ['photo.region', { image: GREY, at: [0.5, 0.5] }, { outline: [], edge: 0 }],
   [

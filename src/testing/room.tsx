@@ -141,6 +141,7 @@ export const workerMock = {
   traceInPhoto: () => Promise.resolve(undefined),
   readWoodCard: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
   readQuality: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
+  cornersInPhoto: async (): Promise<never[]> => [],
   findKnownThing: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
   grainInPhoto: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
   regionInPhoto: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),

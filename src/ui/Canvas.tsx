@@ -67,6 +67,7 @@ export function Canvas({
   handles = [],
   onMove,
   onMoveEnd,
+  catchOn,
   onTap,
   focus,
   still = false,
@@ -267,6 +268,7 @@ export function Canvas({
               held={h.id === dragging}
               onHold={setDragging}
               onMove={onMove}
+              catchOn={catchOn}
               onMoveEnd={(id) => {
                 setDragging(undefined);
                 onMoveEnd?.(id);
@@ -311,12 +313,13 @@ type KnobProps = {
   host: React.RefObject<HTMLDivElement | null>;
   onHold: (id: string) => void;
   onMove?: CanvasProps['onMove'];
+  catchOn?: CanvasProps['catchOn'];
   onMoveEnd: (id: string) => void;
   onTap?: CanvasProps['onTap'];
 };
 
 /** A handle: dragged by finger or mouse, moved by arrow keys (with Shift ten times as far). */
-function HandleKnob({ handle, view, held, host, onHold, onMove, onMoveEnd, onTap }: KnobProps) {
+function HandleKnob({ handle, view, held, host, onHold, onMove, catchOn, onMoveEnd, onTap }: KnobProps) {
   const at = toScreen(view, [handle.x, handle.y]);
   const grip = useRef<Spot>({ x: 0, y: 0 });
   const start = useRef<Spot>({ x: 0, y: 0 });
@@ -339,10 +342,11 @@ function HandleKnob({ handle, view, held, host, onHold, onMove, onMoveEnd, onTap
     );
     travelled.current = Math.max(travelled.current, by);
     if (travelled.current <= TAP_SLOP_PX) return;
-    onMove?.(
-      handle.id,
-      toContent(view, { x: e.clientX - box.left - grip.current.x, y: e.clientY - box.top - grip.current.y }),
-    );
+    const to = toContent(view, {
+      x: e.clientX - box.left - grip.current.x,
+      y: e.clientY - box.top - grip.current.y,
+    });
+    onMove?.(handle.id, catchOn ? catchOn(to, view.k) : to);
   };
   const key = (e: KeyboardEvent): void => {
     const step = (e.shiftKey ? 10 : 1) / view.k;

@@ -16,6 +16,8 @@ export type CanvasProps = {
   handles?: readonly Handle[];
   onMove?: (id: string, at: readonly [number, number]) => void;
   onMoveEnd?: (id: string) => void;
+  /** Where a handle comes to lie that a finger drags here; with the arrow keys it goes where it is sent. */
+  catchOn?: (at: readonly [number, number], pixelsPerUnit: number) => readonly [number, number];
   onTap?: (at: readonly [number, number]) => void;
   /** The part that is shown first, in content units; the whole when not given. */
   focus?: { x: number; y: number; width: number; height: number };

@@ -12,6 +12,7 @@ import type {
   CrackFound,
   GapsFound,
   KnownFound,
+  PhotoCorner,
   KnownThing,
   PhotoQuality,
 } from '@/core/sight';
@@ -139,6 +140,10 @@ export const findKnownThing = (
   options: JobOptions,
 ): Promise<KnownFound> =>
   run(options, (id, worker, onProgress) => worker.known(id, pictureId, object, near, onProgress));
+
+/** Places of a photo where straight edges meet, for a dragged handle to catch on. */
+export const cornersInPhoto = (pictureId: string): Promise<PhotoCorner[]> =>
+  run({}, (id, worker) => worker.corners(id, pictureId));
 
 /** The outline of what was tapped on a face; empty where nothing stands out. @param at mm in the view's own frame */
 export const regionInPhoto = (view: FaceView, at: Point): Promise<Point[]> =>

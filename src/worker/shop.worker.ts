@@ -11,6 +11,7 @@ import {
   calibrationWords,
   evenLight,
   evenLightWords,
+  findCorners,
   findKnown,
   recoloured,
   snapToCrack,
@@ -19,6 +20,7 @@ import {
   findRegion,
   photoQuality,
   type KnownFound,
+  type PhotoCorner,
   type KnownThing,
   type PhotoQuality,
   GAP_REACH_MM,
@@ -273,6 +275,14 @@ const api = {
   ): Promise<Outcome<KnownFound>> {
     return job(id, onProgress, async (context) =>
       findKnown({ image: await photo(pictureId), object, ...(near ? { near } : {}) }, context),
+    );
+  },
+
+  corners(id: number, pictureId: string): Promise<Outcome<PhotoCorner[]>> {
+    return job(
+      id,
+      undefined,
+      async (context) => (await findCorners({ image: await photo(pictureId) }, context)).corners,
     );
   },
 

@@ -116,3 +116,12 @@ export function edgeNear(
   }
   return false;
 }
+
+/** Crests weaker than this share of the strong ones are noise; grey levels a pixel at least. */
+const WEAKEST = { share: 0.2, least: 8 };
+
+/** The weakest crest that is taken for an edge: by the strength that a tenth of the crests reach. */
+export function weakestOf({ crest }: Edges): number {
+  const values = crest.filter((v) => v > 0).sort();
+  return Math.max(WEAKEST.least, WEAKEST.share * (values[Math.floor(values.length * 0.9)] ?? 0));
+}

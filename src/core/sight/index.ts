@@ -1,3 +1,4 @@
+export { CATCH, caught, cornersSchema, findCorners, type PhotoCorner } from './corners';
 export { knownWords, proposalWords } from './words';
 export { findKnown, knownSchema, KNOWN_SOURCE, type KnownFound, type KnownThing } from './known';
 export { findRegion, regionSchema, REGION_SOURCE } from './region';

@@ -3,7 +3,7 @@ import { breathe, type JobContext } from '../check';
 import { areaOf, REFERENCE_OBJECTS, type Point } from '../geometry';
 import { asRaster, planesOf, shrinkAll, type Planes, type Raster } from '../picture';
 import { derived } from '../sources';
-import { edgesOf, smooth, type Edges } from './edges';
+import { edgesOf, smooth, weakestOf } from './edges';
 import { imageSchema } from './image';
 import { judge, worthOf, type Quad } from './judge';
 import { coverBetween, crossing, linesOf, type Line } from './lines';
@@ -33,8 +33,6 @@ const LEAST_WORTH = 0.2;
 
 /** The picture is looked at with so many pixels along its longer side. */
 const SIDE_PX = 420;
-/** Crests weaker than this share of the strong ones are noise; grey levels a pixel at least. */
-const WEAKEST = { share: 0.2, least: 8 };
 /** Opposite sides may run so far from parallel, degrees; no corner is sharper or blunter than this. */
 const TILT = 32;
 const CORNER = { least: 48, most: 132 };
@@ -153,12 +151,6 @@ function* quadsOf(
   }
 }
 
-/** The strength that a tenth of the crests reach. */
-function strongOf({ crest }: Edges): number {
-  const values = crest.filter((v) => v > 0).sort();
-  return values[Math.floor(values.length * 0.9)] ?? 0;
-}
-
 /** The best so many. */
 function best(count: number): { offer: (c: Candidate) => void; kept: () => Candidate[] } {
   let list: Candidate[] = [];
@@ -204,7 +196,7 @@ export async function findKnown(
   const planes: Planes = { ...sharp, channels: [smooth(r), smooth(g), smooth(b)] };
   await breathe(job, 0.2);
   const edges = edgesOf(planes);
-  const weakest = max(WEAKEST.least, WEAKEST.share * strongOf(edges));
+  const weakest = weakestOf(edges);
   const inShares = (quad: readonly Point[]): Point[] =>
     // Pixel centres lie at whole numbers here, and at halves in the picture.
     quad.map(([x, y]): Point => [(x + 0.5) / edges.width, (y + 0.5) / edges.height]);

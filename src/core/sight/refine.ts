@@ -67,28 +67,37 @@ function lineThrough(steps: readonly { t: number; off: number; change: number }[
   return line;
 }
 
+/** A straight edge: a place on it and its direction. */
+export type Side = { p: Point; d: Point };
+
+/** The straight edge that runs between two places or beside, found between pixels from its steps of colour; a share of its ends is left out. */
+export function sideBetween(planes: Planes, a: Point, b: Point, left = 0.06): Side {
+  const long = hypot(b[0] - a[0], b[1] - a[1]) || 1;
+  const [ux, uy] = [(b[0] - a[0]) / long, (b[1] - a[1]) / long];
+  const [nx, ny] = [uy, -ux];
+  const steps = Array.from({ length: PLACES }, (_, k) => {
+    const t = (left + ((1 - 2 * left) * k) / (PLACES - 1)) * long;
+    return { t, ...stepAt(planes, a[0] + t * ux, a[1] + t * uy, nx, ny) };
+  });
+  const { at, slope } = lineThrough(steps);
+  return { p: [a[0] + at * nx, a[1] + at * ny], d: [ux + slope * nx, uy + slope * ny] };
+}
+
+/** Where two edges meet; nothing for parallels. */
+export function meeting(one: Side, two: Side): Point | undefined {
+  const det = one.d[0] * two.d[1] - one.d[1] * two.d[0];
+  if (Math.abs(det) < 1e-6) return undefined;
+  const t = ((two.p[0] - one.p[0]) * two.d[1] - (two.p[1] - one.p[1]) * two.d[0]) / det;
+  return [one.p[0] + t * one.d[0], one.p[1] + t * one.d[1]];
+}
+
 /** Moves each side onto the step of colour along it, between pixels. */
 export function settled(quad: Quad, planes: Planes): Quad {
-  const sides = quad.map((a, s): { p: Point; d: Point } => {
-    const b = quad[(s + 1) % 4] ?? a;
-    const long = hypot(b[0] - a[0], b[1] - a[1]) || 1;
-    const [ux, uy] = [(b[0] - a[0]) / long, (b[1] - a[1]) / long];
-    const [nx, ny] = [uy, -ux];
-    const steps = Array.from({ length: PLACES }, (_, k) => {
-      const t = (0.06 + (0.88 * k) / (PLACES - 1)) * long;
-      return { t, ...stepAt(planes, a[0] + t * ux, a[1] + t * uy, nx, ny) };
-    });
-    const { at, slope } = lineThrough(steps);
-    return { p: [a[0] + at * nx, a[1] + at * ny], d: [ux + slope * nx, uy + slope * ny] };
-  });
+  const sides = quad.map((a, s) => sideBetween(planes, a, quad[(s + 1) % 4] ?? a));
   const corner = (i: number): Point => {
     const [one, two] = [sides[(i + 3) % 4], sides[i]];
     const old = quad[i] ?? [0, 0];
-    if (!one || !two) return old;
-    const det = one.d[0] * two.d[1] - one.d[1] * two.d[0];
-    if (Math.abs(det) < 1e-6) return old;
-    const t = ((two.p[0] - one.p[0]) * two.d[1] - (two.p[1] - one.p[1]) * two.d[0]) / det;
-    return [one.p[0] + t * one.d[0], one.p[1] + t * one.d[1]];
+    return (one && two && meeting(one, two)) ?? old;
   };
   return [corner(0), corner(1), corner(2), corner(3)];
 }

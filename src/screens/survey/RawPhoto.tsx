@@ -5,7 +5,7 @@ import { useWide } from '../shared/Page';
 import { usePictureUrl } from '../shared/useWorkshop';
 import { frameOf } from '@/core/job';
 
-type Props = Pick<CanvasProps, 'label' | 'handles' | 'onMove' | 'onMoveEnd' | 'children'> & {
+type Props = Pick<CanvasProps, 'label' | 'handles' | 'onMove' | 'onMoveEnd' | 'catchOn' | 'children'> & {
   face: Stored<'face'>;
   phoneHeight?: number;
 };

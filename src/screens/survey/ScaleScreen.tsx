@@ -20,6 +20,7 @@ import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useChange';
 import { useFaceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
+import { useCornersToCatch } from './useCornersToCatch';
 import { FindCorners } from './FindCorners';
 import { RawPhoto } from './RawPhoto';
 import { attempt } from '@/core/check';
@@ -70,6 +71,7 @@ export function ScaleScreen() {
   const corners = useDraft<Point[]>(view.face?.body.faceCorners ?? INSET_CORNERS, (faceCorners) =>
     change(view.face, { faceCorners }),
   );
+  const catchOn = useCornersToCatch(view.face);
   const { face, piece } = view;
   if (!face || !piece) return <Missing what="This face" loading={view.loading} />;
   const { widthPx, heightPx } = frameOf(face.body);
@@ -111,6 +113,7 @@ export function ScaleScreen() {
       handles={handles}
       onMove={move}
       onMoveEnd={drop}
+      catchOn={catchOn}
     >
       {(k) => (
         <>
@@ -286,8 +289,8 @@ export function ScaleScreen() {
         </Notice>
       )}
       <Text kind="quiet">
-        Drag a handle; the glass shows what is under your finger. Pinch or use the wheel to come closer.
-        Handles also move with the arrow keys.
+        Drag a handle; the glass shows what is under your finger. Near a corner of the photo it lies down on
+        it. Pinch or use the wheel to come closer. With the arrow keys a handle goes anywhere.
       </Text>
     </Page>
   );
