@@ -21,7 +21,7 @@ const LINKS: { [K in Kind]: (body: Bodies[K]) => Link[] } = {
     ...photos.flatMap((p) => picture(p.pictureId)),
   ],
   damage: ({ pieceId, faceId }) => [...to('piece', pieceId), ...to('face', faceId)],
-  veneer: ({ pictureId }) => picture(pictureId),
+  veneer: ({ pictureId, wipedPictureId }) => [...picture(pictureId), ...picture(wipedPictureId)],
   log: ({ pieceId, pictures }) => [...to('piece', pieceId), ...pictures.flatMap((p) => picture(p.pictureId))],
   colour: ({ pictureId }) => picture(pictureId),
   // A board outlives the products it was made with.

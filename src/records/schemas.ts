@@ -6,7 +6,7 @@ import type { Bodies, Kind } from './types';
 export { idSchema };
 
 /** Version of every shape that this app writes. */
-export const SHAPE_VERSION = 9;
+export const SHAPE_VERSION = 10;
 
 export const MOST_JPEG_CHARS = 4_000_000;
 

@@ -1,3 +1,4 @@
+export { BeforeAfter } from './BeforeAfter';
 export * from './theme';
 export * from './words';
 export * from './Text';

@@ -10,7 +10,7 @@ import {
   type NeededPatch,
   type SheetFrame,
 } from '@/core/job';
-import { nestPatches, type NestPlan } from '@/core/nest';
+import { nestPatches, nestSpares, type NestPlan, type Spare } from '@/core/nest';
 import { isOf, type Store } from '@/records/store';
 import type { Stored } from '@/records/types';
 
@@ -18,6 +18,9 @@ import type { Stored } from '@/records/types';
 export type CuttingPlan = {
   patches: NeededPatch[];
   nest: NestPlan;
+  /** One or more of each patch again, and for how many there is no room. */
+  spares: Spare[];
+  without: number;
   /** What a sheet's fractions count on, by its name. */
   frames: Record<string, SheetFrame>;
   /** Damages that are glued in one go. */
@@ -52,9 +55,14 @@ export async function cuttingOf(store: Store, context: JobContext): Promise<Cutt
   );
   const sheets = await Promise.all(veneers.map((v) => framed(store, v)));
   const boards = records.filter((r) => isOf(r, 'lumber'));
+  const input = nestInput(patches, sheets);
+  const nest = await nestPatches(input, context);
+  const { spares, without, sheets: left } = await nestSpares(input, nest, shop.sparePatches ?? 0, context);
   return {
     patches,
-    nest: await nestPatches(nestInput(patches, sheets), context),
+    nest: { ...nest, sheets: left },
+    spares,
+    without,
     frames: Object.fromEntries(sheets.map(({ veneer, frame }) => [veneer.id, frame])),
     groups: glueGroups(patches, shop).map((group) => group.map((p) => p.damageId)),
     rack: rackPlan(blocks, boards),

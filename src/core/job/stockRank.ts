@@ -1,4 +1,5 @@
 import { attempt, type Result } from '../check';
+import type { Tones } from '../colour';
 import { memory, sourced } from '../sources';
 import type { School } from '../terms';
 import { rankStock, STOCK_PARTS, type Patch, type StockPart, type StockRank, type WoodCard } from '../veneer';
@@ -14,12 +15,23 @@ const SAWN_FROM_MM = sourced(
 /** The school whose weights a patch is matched by. */
 export const matchSchool = (piece: Piece): School => (isUnderPaint(piece) ? 'paint' : piece.school);
 
-/** A veneer of the stock with what its photo shows. */
-export type Carded = { veneer: Named<Veneer>; card: WoodCard };
+/** A veneer of the stock with what its photo shows, and what a photo of it wiped with spirits does. */
+export type Carded = { veneer: Named<Veneer>; card: WoodCard; wiped?: Tones };
+
+/** As it looks under a clear finish, where that was photographed: so the old wood is seen too. */
+const asWiped = ({ card, wiped }: Carded): WoodCard =>
+  wiped
+    ? {
+        ...card,
+        contrast: wiped.ground[0] - wiped.line[0],
+        tones: { ground: wiped.ground, mid: wiped.mean, line: wiped.line },
+      }
+    : card;
 
 /** Without a scale neither stripes nor pores can be told; what is left is compared all the same. */
-const asSeen = ({ veneer, card }: Carded): Omit<WoodCard, 'pores'> & { pores?: WoodCard['pores'] } => {
-  if (veneer.body.photoWideMm !== undefined) return card;
+const asSeen = (sheet: Carded): Omit<WoodCard, 'pores'> & { pores?: WoodCard['pores'] } => {
+  const card = asWiped(sheet);
+  if (sheet.veneer.body.photoWideMm !== undefined) return card;
   const { pores: _pores, periodMm: _period, ...rest } = card;
   return rest;
 };

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import clipping from 'polygon-clipping';
 import { areaOf, centroidOf, rotate, type Point, type Polygon } from '../geometry';
-import { largestRectangle, nestPatches, type NestPiece } from '.';
+import { largestRectangle, nestPatches, nestSpares, type NestPiece } from '.';
 
 /** Areas by a second geometry library. */
 const ring = (o: Polygon): [number, number][][] => [o.map(([x, y]): [number, number] => [x, y])];
@@ -147,4 +147,28 @@ test('the largest rectangle that is left: as every one tried on the same grid', 
   const self = box(found.alongMm, found.acrossMm, found.xMm, found.yMm);
   for (const h of holes) expect(overlap(self, h)).toBeLessThan(3);
   expect(largestRectangle(box(50, 50), [box(50, 50)]).alongMm).toBe(0);
+});
+
+test('spares lie on the sheet of their patch, on nothing else; those without room are counted', async () => {
+  const input = {
+    ...base,
+    pieces: [{ id: 'a', outline: box(60, 40) }, { id: 'b', outline: lozenge(50, 20) }],
+    sheets: [{ id: 's', outline: box(150, 110) }, { id: 'unused', outline: box(400, 400) }],
+  }; // prettier-ignore
+  const plan = await nestPatches(input);
+  const { spares, without, sheets } = await nestSpares(input, plan, 3);
+  expect(spares.length + without).toBe(6);
+  expect(without).toBeGreaterThan(0);
+  expect(spares.length).toBeGreaterThan(1);
+  const all = [...plan.placed, ...spares];
+  spares.forEach((s) => {
+    expect(s.sheet).toBe(plan.placed.find((p) => p.id === s.of)?.sheet);
+    expect(outside(s.outline, box(150, 110))).toBeLessThan(0.01);
+    for (const other of all) if (other !== s) expect(overlap(s.outline, other.outline)).toBeLessThan(0.01);
+  });
+  const cut = all.reduce((sum, p) => sum + areaOf(p.outline), 0);
+  expect(sheets.map((s) => s.id)).toEqual(['s']);
+  expect(sheets[0]?.cutMm2).toBeCloseTo(cut, 3);
+  expect(sheets[0]?.leftMm2).toBeCloseTo(150 * 110 - cut, 0);
+  expect(await nestSpares(input, plan, 0)).toEqual({ spares: [], without: 0, sheets: plan.sheets });
 });

@@ -7,7 +7,12 @@ import { coatedOnce, coatSchema, knownSpectrum, readyCoat, seenOf, type Coat, ty
 import { SPREAD } from './spread';
 
 /** A board as it was made: its bare wood, what went on in how many coats from the first on, and the colour it had in the end. */
-export type Board = { ground: Lab; coats: readonly { id: string; coats: number }[]; measured: Lab };
+export type Board = {
+  ground: Lab;
+  /** `share`: how much of its colour is in a coat that was thinned, 0…1; all of it when not given. */
+  coats: readonly { id: string; coats: number; share?: number }[];
+  measured: Lab;
+};
 export type FitInput = { products: readonly Coat[]; boards: readonly Board[]; photoSd?: number };
 export type FittedProduct = {
   id: string;
@@ -57,6 +62,7 @@ export const fitSchema = Joi.object({
             Joi.object({
               id: Joi.string().max(100).required(),
               coats: Joi.number().integer().min(1).max(20).required(),
+              share: Joi.number().greater(0).max(1),
             }),
           )
           .min(1)
@@ -83,13 +89,14 @@ export function boardColour(
   gains: ReadonlyMap<string, Lab>,
 ): Lab {
   let now: Ground = { spectrum: knownSpectrum(board.ground), wetting: 0 };
-  for (const { id, coats } of board.coats) {
+  for (const { id, coats, share = 1 } of board.coats) {
     const product = products.get(id);
     if (!product)
       throw new RangeError(
         `A board names “${id}”, which is not among the products. Take the board out, or put the product in.`,
       );
-    const ready = readyCoat({ ...product, gain: gains.get(id) ?? [0, 0, 0] });
+    const strength = product.strength * share;
+    const ready = readyCoat({ ...product, strength, gain: gains.get(id) ?? [0, 0, 0] });
     for (let n = 0; n < coats; n++) now = coatedOnce(now, ready);
   }
   return seenOf(now);

@@ -50,6 +50,10 @@ export type Colour = {
   note: string;
 };
 
+/** Thin coats of one product: as it comes, or with so many parts of its carrier to one part of it. */
+export type CoatsOf = { colourId: string; coats: number; carrierParts?: number };
+export const MOST_CARRIER_PARTS = 9;
+
 /** A test board: bare wood, what went on, and the colour it had in the end. */
 export type TestBoard = {
   name: string;
@@ -57,7 +61,7 @@ export type TestBoard = {
   wood: string;
   grit?: number;
   ground: Lab;
-  coats: { colourId: string; coats: number }[];
+  coats: CoatsOf[];
   measured: Lab;
   doneAt: string;
   note: string;

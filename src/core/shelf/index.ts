@@ -2,12 +2,14 @@ export {
   CARRIERS,
   COLOUR_KINDS,
   MOST_BOARD_COATS,
+  MOST_CARRIER_PARTS,
   STRENGTH_HELP,
   STRENGTH_LIMITS,
   roleOf,
   type Carrier,
   type Colour,
   type ColourKind,
+  type CoatsOf,
   type ColourUse,
   type TestBoard,
 } from './colour';
@@ -36,4 +38,26 @@ export {
 } from './plans';
 export { boardWords, learnedWords, learningFrom, predictedBoard } from './learned';
 export { boardsToCopy, recipeLine, wantedCoats, type RecipeCoats } from './recipe';
+export { AIM_FROM, evenTones, MOST_AIM_POINTS, pickedLabel, type AimFrom, type ColourAim } from './aim';
+export {
+  OUTCOMES,
+  OUTCOMES_OF,
+  saidColour,
+  standingOf,
+  TRIED,
+  triedWords,
+  type Outcome,
+  type Standing,
+  type Tried,
+  type TriedWhat,
+} from './tried';
+export {
+  batchOf,
+  batchWords,
+  COAT_ML_PER_100_CM2,
+  DROPS_PER_ML,
+  shareOf,
+  THINNED,
+  type Batch,
+} from './thinned';
 export { CLOSE_ENOUGH, evenInput, evenOutlook } from './evening';

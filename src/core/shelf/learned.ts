@@ -1,7 +1,8 @@
 import type { Lab } from '../colour';
 import { boardColour, type Coat, type Fit } from '../pigment';
-import { boardsOf, coatsOf, type OnShelf } from './plans';
+import { boardsOf, coatsOf, laidOf, type OnShelf } from './plans';
 import type { TestBoard } from './colour';
+import { thinnedWords } from './thinned';
 
 /** More products than this are not learned from at once. */
 const MOST_LEARNED = 60;
@@ -29,7 +30,7 @@ export function learnedWords(fit: Fit, id: string): string | undefined {
 /** How many coats of what, on what grit: “2 coats of brown dye, 1 coat of clear; sanded to P180”. */
 export function boardWords(board: TestBoard, nameOf: (id: string) => string): string {
   const coats = board.coats
-    .map((c) => `${c.coats === 1 ? '1 coat' : `${c.coats} coats`} of ${nameOf(c.colourId)}`)
+    .map((c) => `${c.coats === 1 ? '1 coat' : `${c.coats} coats`} of ${nameOf(c.colourId)}${thinnedWords(c)}`)
     .join(', ');
   return board.grit === undefined ? `${coats}.` : `${coats}; sanded to P${board.grit}.`;
 }
@@ -39,6 +40,5 @@ export function predictedBoard(board: TestBoard, shelf: readonly OnShelf[], fit:
   const products = new Map(coatsOf(shelf).map((c) => [c.id, c]));
   if (board.coats.some((c) => !products.has(c.colourId))) return undefined;
   const gains = new Map(fit.products.map((p) => [p.id, p.gain]));
-  const coats = board.coats.map((c) => ({ id: c.colourId, coats: c.coats }));
-  return boardColour({ ground: board.ground, coats }, products, gains);
+  return boardColour({ ground: board.ground, coats: laidOf(board.coats) }, products, gains);
 }

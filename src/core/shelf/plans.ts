@@ -1,6 +1,7 @@
 import { deltaE00, type Lab, type Tones } from '../colour';
 import type { Board, ChooseInput, Coat, Colourant, CoatsResult, Fit, Recipe } from '../pigment';
-import { roleOf, type Colour, type TestBoard } from './colour';
+import { roleOf, type CoatsOf, type Colour, type TestBoard } from './colour';
+import { shareOf } from './thinned';
 import { outlookBefore, outlookLearned, type Outlook } from './outlook';
 import { labOf, mixtureOf, partOf, predicted, spectrumOf } from '../pigment';
 
@@ -21,6 +22,14 @@ export const coatsOf = (shelf: readonly OnShelf[], fit?: Fit): Coat[] =>
     return [{ id, kind, lab: body.lab, strength: body.strength, ...(gain ? { gain } : {}) }];
   });
 
+/** What was laid on, as a fit reads it. */
+export const laidOf = (coats: readonly CoatsOf[]): Board['coats'] =>
+  coats.map((c) => ({
+    id: c.colourId,
+    coats: c.coats,
+    ...(c.carrierParts ? { share: shareOf(c.carrierParts) } : {}),
+  }));
+
 /** Boards that name only products that are on the shelf. */
 export const boardsOf = (boards: readonly { body: TestBoard }[], coats: readonly Coat[]): Board[] => {
   const known = new Set(coats.map((c) => c.id));
@@ -28,7 +37,7 @@ export const boardsOf = (boards: readonly { body: TestBoard }[], coats: readonly
     .filter((b) => b.body.coats.every((c) => known.has(c.colourId)))
     .map(({ body }) => ({
       ground: body.ground,
-      coats: body.coats.map((c) => ({ id: c.colourId, coats: c.coats })),
+      coats: laidOf(body.coats),
       measured: body.measured,
     }));
 };
@@ -77,7 +86,7 @@ export function recipeOutlook(recipe: Recipe, colourants: readonly Colourant[]):
   return outlookBefore(recipe.deltaE00, deltaE00(from, recipe.lab));
 }
 
-/** How sure the last of a row of coats is; nothing when one of its products is no longer there, or not yet learned. */
+/** How sure the last of a row of coats is; nothing when one of its products is no longer there, or not yet learned. @param coats as they were laid, thinned ones with less strength */
 export function coatsOutlook(
   start: Lab,
   result: CoatsResult,

@@ -1,17 +1,18 @@
 import type { Coat, WantedCoats } from '../pigment';
-import type { TestBoard } from './colour';
+import type { CoatsOf, TestBoard } from './colour';
+import { shareOf, thinnedWords } from './thinned';
 
 /** Coats that were decided on, by the products on the shelf. */
-export type RecipeCoats = readonly { colourId: string; coats: number }[];
+export type RecipeCoats = readonly CoatsOf[];
 
 const ORDER: readonly Coat['kind'][] = ['dye', 'glaze', 'toner', 'clear'];
 
 /** A recipe with its products, in the order in which they go on; what is no longer on the shelf falls out. */
 export const wantedCoats = (recipe: RecipeCoats, products: readonly Coat[]): WantedCoats[] =>
   recipe
-    .flatMap(({ colourId, coats }): WantedCoats[] => {
+    .flatMap(({ colourId, coats, carrierParts }): WantedCoats[] => {
       const coat = products.find((p) => p.id === colourId);
-      return coat ? [{ coat, coats }] : [];
+      return coat ? [{ coat: { ...coat, strength: coat.strength * shareOf(carrierParts) }, coats }] : [];
     })
     .sort((a, b) => ORDER.indexOf(a.coat.kind) - ORDER.indexOf(b.coat.kind));
 
@@ -19,7 +20,10 @@ export const wantedCoats = (recipe: RecipeCoats, products: readonly Coat[]): Wan
 export const recipeLine = (recipe: RecipeCoats, nameOf: (id: string) => string): string =>
   recipe
     .filter((r) => r.coats > 0)
-    .map((r) => `${r.coats === 1 ? 'one thin coat' : `${r.coats} thin coats`} of ${nameOf(r.colourId)}`)
+    .map(
+      (r) =>
+        `${r.coats === 1 ? 'one thin coat' : `${r.coats} thin coats`} of ${nameOf(r.colourId)}${thinnedWords(r)}`,
+    )
     .join(', then ');
 
 /** Test boards to begin from, those on the same wood first. */

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { Image, View } from 'react-native';
+import { Image, StyleSheet, View } from 'react-native';
 import Svg, { Polygon } from 'react-native-svg';
 import { sheetPhoto, spotSearch, spotWords, surroundingsOf, type Spot } from '@/core/job';
 import { describeSource } from '@/core/sources';
@@ -7,14 +7,25 @@ import { PLACE_SOURCE } from '@/core/spot';
 import { lengthBetween } from '@/core/units';
 import type { Patch } from '@/core/veneer';
 import type { Stored } from '@/records';
-import { Button, Chips, LengthField, LitCard, materials, Notice, Progress, Section, Text } from '@/ui';
+import {
+  BeforeAfter,
+  Button,
+  Chips,
+  LengthField,
+  LitCard,
+  materials,
+  Notice,
+  Progress,
+  Section,
+  Text,
+} from '@/ui';
 import { findSpots, type FoundSpots } from '@/worker';
 import { useChange } from '../shared/useChange';
 import { SpotByHand } from './SpotByHand';
 import { useLong } from '../shared/useLong';
 import { useUnits } from '../shared/useUnits';
 
-type Look = 'before' | 'asCut' | 'toned';
+type Look = 'asCut' | 'toned';
 
 /** The best spots on the photo of the chosen veneer, each shown on the face before anything is cut. */
 export function SpotSection({
@@ -96,7 +107,6 @@ export function SpotSection({
           <Chips
             label="Look at it"
             options={[
-              { value: 'before', label: 'Before' },
               { value: 'asCut', label: 'As it is cut' },
               { value: 'toned', label: 'Its colour brought near' },
             ]}
@@ -119,10 +129,11 @@ export function SpotSection({
               title={`Spot ${i + 1}`}
             >
               <Composite
-                blob={look === 'before' ? found.before : s[look]}
+                before={found.before}
+                after={s[look]}
                 size={found}
                 outline={seam === 'shown' ? search.outline : undefined}
-                label={`The face with the patch from spot ${i + 1}, its grain from left to right`}
+                name={`spot ${i + 1}`}
               />
               <Text>{`${spotWords(s.placement, length)}.`}</Text>
               <Button label="Take this spot" name={`Take spot ${i + 1}`} onPress={() => take(s.placement)} />
@@ -134,35 +145,57 @@ export function SpotSection({
   );
 }
 
-function Composite({
-  blob,
-  size,
-  outline,
-  label,
-}: {
-  blob: Blob;
-  size: { widthMm: number; heightMm: number };
-  outline: readonly (readonly [number, number])[] | undefined;
-  label: string;
-}) {
+function useBlobUrl(blob: Blob): string {
   const url = useMemo(() => URL.createObjectURL(blob), [blob]);
   useEffect(() => () => URL.revokeObjectURL(url), [url]);
+  return url;
+}
+
+/** The face before and with the patch, the one over the other. */
+function Composite({
+  before,
+  after,
+  size,
+  outline,
+  name,
+}: {
+  before: Blob;
+  after: Blob;
+  size: { widthMm: number; heightMm: number };
+  outline: readonly (readonly [number, number])[] | undefined;
+  name: string;
+}) {
+  const [was, will] = [useBlobUrl(before), useBlobUrl(after)];
   const { widthMm, heightMm } = size;
   return (
-    <View style={{ width: '100%', maxWidth: 420, aspectRatio: widthMm / heightMm }}>
-      <Image source={{ uri: url }} accessibilityLabel={label} style={{ width: '100%', height: '100%' }} />
-      {outline ? (
-        <View style={{ position: 'absolute', left: 0, right: 0, top: 0, bottom: 0 }}>
-          <Svg width="100%" height="100%" viewBox={`0 0 ${widthMm} ${heightMm}`}>
-            <Polygon
-              points={outline.map((p) => p.join(',')).join(' ')}
-              fill="none"
-              stroke={materials.lamp}
-              strokeWidth={widthMm / 160}
-            />
-          </Svg>
-        </View>
-      ) : null}
-    </View>
+    <BeforeAfter
+      label={`Before and with the patch from ${name}: drag the line`}
+      aspect={widthMm / heightMm}
+      most={420}
+      before={<Image source={{ uri: was }} accessibilityLabel="The face before" style={styles.whole} />}
+      after={
+        <>
+          <Image
+            source={{ uri: will }}
+            accessibilityLabel={`The face with the patch from ${name}, its grain from left to right`}
+            style={styles.whole}
+          />
+          {outline ? (
+            <View style={StyleSheet.absoluteFill}>
+              <Svg width="100%" height="100%" viewBox={`0 0 ${widthMm} ${heightMm}`}>
+                <Polygon
+                  points={outline.map((p) => p.join(',')).join(' ')}
+                  fill="none"
+                  stroke={materials.lamp}
+                  strokeWidth={widthMm / 160}
+                />
+              </Svg>
+            </View>
+          ) : null}
+        </>
+      }
+    />
   );
 }
+
+const styles = StyleSheet.create({ whole: { width: '100%', height: '100%' } });

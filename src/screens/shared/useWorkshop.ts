@@ -185,22 +185,24 @@ export function useStockCards(): { stock: Carded[]; loading: boolean } {
   const { records } = useList('veneer');
   const pictured = records.filter((v) => v.body.pictureId);
   const key = pictured
-    .map(({ id, body: b }) => [id, b.pictureId, b.photoWideMm ?? b.alongMm].join('.'))
+    .map(({ id, body: b }) => [id, b.pictureId, b.photoWideMm ?? b.alongMm, b.wipedPictureId ?? ''].join('.'))
     .join(' ');
   const { data, isLoading } = useSWR(key ? ['stock-cards', key] : null, async () => {
     const entries = await Promise.all(
-      pictured.map(async ({ id, body }): Promise<[string, WoodCard][]> => {
-        const card = await readWoodCard(body.pictureId ?? '', body.photoWideMm ?? body.alongMm).catch(
-          () => undefined,
-        );
-        return card ? [[id, card]] : [];
+      pictured.map(async ({ id, body }): Promise<[string, Omit<Carded, 'veneer'>][]> => {
+        const { pictureId = '', wipedPictureId, photoWideMm, alongMm } = body;
+        const [card, wiped] = await Promise.all([
+          readWoodCard(pictureId, photoWideMm ?? alongMm).catch(() => undefined),
+          wipedPictureId ? swatchTones(wipedPictureId).catch(() => undefined) : undefined,
+        ]);
+        return card ? [[id, { card, ...(wiped ? { wiped } : {}) }]] : [];
       }),
     );
     return new Map(entries.flat());
   });
   const stock = records.flatMap((veneer): Carded[] => {
-    const card = data?.get(veneer.id);
-    return card ? [{ veneer, card }] : [];
+    const read = data?.get(veneer.id);
+    return read ? [{ veneer, ...read }] : [];
   });
   return { stock, loading: isLoading };
 }

@@ -4,10 +4,10 @@ import useSWR from 'swr';
 import { boundingBox, type Point } from '@/core/geometry';
 import { cuttingWords, inSheet, neededSizeWords, sheetMm, spotWords, type NeededPatch } from '@/core/job';
 import { takeWords } from '@/core/letin';
-import { CUT_GAP_MM, NEST_SOURCE } from '@/core/nest';
+import { CUT_GAP_MM, MOST_SPARES, NEST_SOURCE } from '@/core/nest';
 import { describeSource } from '@/core/sources';
-import { useChanges, useList, type Stored } from '@/records';
-import { Button, Figure, materials, Notice, Progress, Row, Section, Text, useSay } from '@/ui';
+import { changeShop, useChanges, useList, useShop, type Stored } from '@/records';
+import { Button, Figure, materials, Notice, Progress, Row, Section, Stepper, Text, useSay } from '@/ui';
 import { planCutting, type CuttingPlan } from '@/worker';
 import { LinkRow } from '../shared/LinkRow';
 import { Page } from '../shared/Page';
@@ -37,6 +37,8 @@ export function CuttingScreen() {
   const { plan, loading, problem } = useCutting();
   const { records: veneers } = useList('veneer');
   const { records: boards } = useList('lumber');
+  const { shop, record } = useShop();
+  const act = useAct();
   const { length } = useUnits();
   const patchOf = (id: string): NeededPatch | undefined => plan?.patches.find((p) => p.damageId === id);
   return (
@@ -54,6 +56,18 @@ export function CuttingScreen() {
       ) : null}
       {plan && plan.patches.length > 0 ? (
         <Text kind="quiet">{`${cuttingWords(plan.patches.length, plan.nest)} ${describeSource(NEST_SOURCE)} Between two cuts: ${length(CUT_GAP_MM.value)}.`}</Text>
+      ) : null}
+      {plan && plan.nest.placed.length > 0 ? (
+        <Stepper
+          label="Spares of each patch"
+          value={shop.sparePatches ?? 0}
+          least={0}
+          most={MOST_SPARES}
+          onChange={(sparePatches) => act(() => changeShop(record, { sparePatches }))}
+        />
+      ) : null}
+      {plan && plan.without > 0 ? (
+        <Notice kind="rest">{`${plan.without === 1 ? 'One spare finds' : `${plan.without} spares find`} no room on the sheet that the patch is cut from.`}</Notice>
       ) : null}
       {plan?.nest.sheets.map((used) => {
         const veneer = veneers.find((v) => v.id === used.id);
@@ -133,6 +147,7 @@ function SheetSection({
   const put = useLatest((to: typeof cuts) => change(veneer, { cuts: to }));
   const frame = plan.frames[veneer.id];
   const placed = plan.nest.placed.filter((p) => p.sheet === veneer.id);
+  const spares = plan.spares.filter((p) => p.sheet === veneer.id).length;
   if (!frame) return null;
   const cut = (damageId: string, outline: readonly Point[]): void =>
     act(async () => {
@@ -153,6 +168,9 @@ function SheetSection({
           value={`${length(used.offcut.alongMm)} × ${length(used.offcut.acrossMm)}`}
         />
       </Figures>
+      {spares > 0 ? (
+        <Text kind="quiet">{`${spares === 1 ? 'One spare lies' : `${spares} spares lie`} beside, dashed.`}</Text>
+      ) : null}
       {placed.map((p, i) => {
         const patch = plan.patches.find((n) => n.damageId === p.id);
         return (
@@ -192,6 +210,7 @@ function SheetDrawing({
   const frame = plan.frames[veneer.id] ?? { wideMm: body.alongMm, tallMm: body.acrossMm };
   const { outline, holes } = sheetMm(body, frame);
   const placed = plan.nest.placed.filter((p) => p.sheet === veneer.id);
+  const spares = plan.spares.filter((p) => p.sheet === veneer.id);
   const thin = frame.wideMm / 300;
   return (
     <View
@@ -227,6 +246,17 @@ function SheetDrawing({
             strokeWidth={thin}
             strokeDasharray={`${6 * thin} ${4 * thin}`}
           />
+          {spares.map((s) => (
+            <Polygon
+              key={s.id}
+              points={points(s.outline)}
+              fill={materials.lit}
+              fillOpacity={0.2}
+              stroke={materials.badge}
+              strokeWidth={thin}
+              strokeDasharray={`${3 * thin} ${2 * thin}`}
+            />
+          ))}
           {placed.map((p, i) => {
             const { left, right, top, bottom } = boundingBox(p.outline);
             const tall = Math.min(bottom - top, frame.tallMm / 8);

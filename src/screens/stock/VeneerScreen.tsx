@@ -88,6 +88,32 @@ export function VeneerScreen() {
           />
         </View>
       </View>
+      {body.pictureId ? (
+        <View style={{ flexDirection: 'row', gap: 16, flexWrap: 'wrap', alignItems: 'center' }}>
+          {body.wipedPictureId ? (
+            <PhotoSwatch pictureId={body.wipedPictureId} name={`${body.name}, wiped with spirits`} />
+          ) : null}
+          <View style={{ flex: 1, minWidth: 200, gap: 4 }}>
+            <Text kind="quiet">
+              {body.wipedPictureId
+                ? 'Its colour is compared as it looks wiped with spirits: so it will under a clear finish.'
+                : 'Wiped with spirits, bare wood looks as it will under a clear finish. Photograph it so as well, and its colour is compared by that.'}
+            </Text>
+            <FilePick
+              label={body.wipedPictureId ? 'Take the wiped photo again' : 'Add a photo of it wiped'}
+              accept="image/png,image/jpeg"
+              onFile={(file) => act(async () => void set({ wipedPictureId: (await keepPhoto(file)).id }))}
+            />
+            {body.wipedPictureId ? (
+              <Button
+                label="Compare it dry again"
+                kind="quiet"
+                onPress={() => set({ wipedPictureId: undefined })}
+              />
+            ) : null}
+          </View>
+        </View>
+      ) : null}
       <TextField
         label="Name"
         value={body.name}

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { labSchema } from '../../colour';
-import { MOST_BOARD_COATS, type TestBoard } from '../../shelf';
-import { idSchema, localTime, textSchema } from './common';
+import type { TestBoard } from '../../shelf';
+import { coatsSchemaOf, idSchema, localTime, textSchema } from './common';
 
 /** How a test board looks where it is stored, in a file, or at the registry's doors. */
 export const boardSchema: Joi.ObjectSchema<TestBoard> = Joi.object({
@@ -9,16 +9,7 @@ export const boardSchema: Joi.ObjectSchema<TestBoard> = Joi.object({
   wood: textSchema(120).required(),
   grit: Joi.number().integer().min(40).max(3000),
   ground: labSchema.required(),
-  coats: Joi.array()
-    .items(
-      Joi.object({
-        colourId: idSchema.required(),
-        coats: Joi.number().integer().min(1).max(MOST_BOARD_COATS).required(),
-      }),
-    )
-    .min(1)
-    .max(20)
-    .required(),
+  coats: coatsSchemaOf(1).min(1).required(),
   measured: labSchema.required(),
   doneAt: localTime.required(),
   note: textSchema(2000).required(),

@@ -1,4 +1,6 @@
 import Joi from 'joi';
+import { labSchema } from '../../colour';
+import { MOST_BOARD_COATS, MOST_CARRIER_PARTS } from '../../shelf';
 import { calendarOf, minutesFrom, type WorkingHours } from '../../calendar';
 import type { PhotoRole } from '../../terms';
 
@@ -66,6 +68,27 @@ export const photos = Joi.array()
     }),
   )
   .max(60);
+
+/** Thin coats of products. @param least coats of one */
+export const coatsSchemaOf = (least: number): Joi.ArraySchema =>
+  Joi.array()
+    .items(
+      Joi.object({
+        colourId: idSchema.required(),
+        coats: Joi.number().integer().min(least).max(MOST_BOARD_COATS).required(),
+        carrierParts: Joi.number().integer().min(1).max(MOST_CARRIER_PARTS),
+      }),
+    )
+    .max(20);
+
+/** What was read of wood. */
+export const tonesSchema = Joi.object({
+  ground: labSchema.required(),
+  mean: labSchema.required(),
+  line: labSchema.required(),
+  coherence: Joi.number().min(0).max(1).required(),
+  pixels: Joi.number().integer().min(0).max(1e8).required(),
+});
 
 /** A kind of work that the log learns the minutes of, such as “burnIn.fill”. */
 export const STEP_NAME = /^[a-z]{1,30}(\.[a-z0-9]{1,30})?$/i;

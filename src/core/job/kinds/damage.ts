@@ -14,10 +14,31 @@ import {
 import type { Point } from '../../geometry';
 import { answersSchema, linksSchema } from '../../method';
 import { CLAMPS, type ClampId, type PlacedLayout } from '../../press';
-import { MOST_BOARD_COATS } from '../../shelf';
+import {
+  AIM_FROM,
+  MOST_AIM_POINTS,
+  OUTCOMES,
+  TRIED,
+  type CoatsOf,
+  type ColourAim,
+  type Tried,
+} from '../../shelf';
+import { labSchema } from '../../colour';
 import { PATCH_SHAPES, type PatchShape } from '../../veneer';
 import type { Cut } from '../../wood';
-import { keys, ids, idSchema, localTime, textSchema, place, spotMm, places, millimetres } from './common';
+import {
+  coatsSchemaOf,
+  tonesSchema,
+  keys,
+  ids,
+  idSchema,
+  localTime,
+  textSchema,
+  place,
+  spotMm,
+  places,
+  millimetres,
+} from './common';
 
 /** What a person answered about a damage. */
 export type Answers = Pick<DamageFacts, AskedFact | AskedLength>;
@@ -86,7 +107,11 @@ export type Chosen = {
   glue: GlueChoice;
   patch: PatchChoice;
   /** The colouring that was decided on, in thin coats of the shop's own products. */
-  coats?: { colourId: string; coats: number }[];
+  coats?: CoatsOf[];
+  /** The colour it shall have, where that is not taken from the sound wood round it. */
+  aim?: ColourAim;
+  /** What was tried of the colouring and how it came out, the last one last. */
+  tried?: Tried[];
   /** What was entered for the sums on its pages, field by field; those not there are at their start. */
   figures?: Record<string, number | string>;
 };
@@ -189,15 +214,26 @@ const chosen: Record<keyof Chosen, Joi.Schema> = {
       flipped: Joi.boolean().required(),
     }),
   }),
-  // As many as a test board may have: one can be copied.
-  coats: Joi.array()
+  coats: coatsSchemaOf(0),
+  aim: Joi.object({
+    from: keys(AIM_FROM).required(),
+    label: textSchema(200).required(),
+    tones: tonesSchema.required(),
+    faceId: idSchema,
+    points: places(1, MOST_AIM_POINTS),
+  }),
+  tried: Joi.array()
     .items(
       Joi.object({
-        colourId: idSchema.required(),
-        coats: Joi.number().integer().min(0).max(MOST_BOARD_COATS).required(),
+        at: localTime.required(),
+        what: keys(TRIED).required(),
+        outcome: keys(OUTCOMES).required(),
+        note: textSchema(500).required(),
+        lab: labSchema,
+        finished: Joi.boolean(),
       }),
     )
-    .max(20),
+    .max(100),
   figures: Joi.object()
     .pattern(/^[a-z]{2,12}\.[a-z]{2,20}$/i, [Joi.number().min(-1e5).max(1e5), Joi.string().max(40)])
     .max(80),

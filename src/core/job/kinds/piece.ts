@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { labSchema, type Lab } from '../../colour';
 import { JOINTS, OLD_GLUES, type JointId, type OldGlue } from '../../apart';
 import { MOST_GOES, OWN_MINUTES, OWN_WAIT_MINUTES, type OwnStep, type StepChange } from '../../bench';
 import { PHASES } from '../../catalogue';
@@ -59,6 +60,8 @@ export type Piece = {
   ownSteps?: OwnStep[];
   /** What was changed of the plan's steps. */
   stepChanges?: StepChange[];
+  /** Colours of its parts that are no face of their own, for evening them out. */
+  evenParts?: { name: string; lab: Lab }[];
 };
 
 const air = Joi.object({
@@ -153,4 +156,7 @@ export const pieceSchema: Joi.ObjectSchema<Piece> = Joi.object({
   apart: Joi.array().items(Joi.string().min(1).max(40)).unique().max(40),
   ownSteps,
   stepChanges,
+  evenParts: Joi.array()
+    .items(Joi.object({ name: Joi.string().min(1).max(60).required(), lab: labSchema.required() }))
+    .max(40),
 });

@@ -4,6 +4,7 @@ import { COAT_FIGURES, COATS, type OwnCoats, type OwnStep } from '../../bench';
 import type { MaterialId } from '../../catalogue';
 import type { Learned } from '../../figures';
 import { stockSchema, weightsSchema, type Weights } from '../../method';
+import { MOST_SPARES } from '../../nest';
 import { CLAMPS, type ClampId, type Pace } from '../../press';
 import { PAPERS, PRINTER_SCALES, type Paper } from '../../print';
 import { SCHOOLS, type School } from '../../terms';
@@ -20,6 +21,8 @@ export type Shop = {
   hands: number;
   /** How much larger than true the printer prints: 1.004 where the bar of 100 mm comes out at 100.4 mm. */
   printerScale?: number;
+  /** How many spares of each patch the cutting plan lays out beside it. */
+  sparePatches?: number;
   /** The force is the owner's own, where it was measured. */
   clamps: { id: ClampId; count: number; forceN?: number }[];
   caulWidthMm: number;
@@ -74,6 +77,7 @@ export const shopSchema: Joi.ObjectSchema<Shop> = Joi.object({
   temperatureC: Joi.number().min(-10).max(45).required(),
   relativeHumidity: Joi.number().min(0).max(0.98).required(),
   climateFrom: Joi.string().valid('typed', 'instrument').required(),
+  sparePatches: Joi.number().integer().min(0).max(MOST_SPARES),
   printerScale: Joi.number().min(PRINTER_SCALES.least).max(PRINTER_SCALES.most),
   hands: Joi.number().integer().min(1).max(20).required(),
   clamps: Joi.array()

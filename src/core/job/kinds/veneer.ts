@@ -25,6 +25,8 @@ export type Veneer = {
   period?: string;
   /** A place on a piece that gives its veneer: a hidden edge, a back, the inside of a door. It gets new veneer instead. */
   harvest?: { pieceId: string; place: string };
+  /** A photo of it wiped with spirits: so it looks under a clear finish. */
+  wipedPictureId?: string;
   note: string;
 };
 
@@ -45,5 +47,6 @@ export const veneerSchema: Joi.ObjectSchema<Veneer> = Joi.object({
   cut: Joi.string().valid('sawn', 'knife'),
   period: textSchema(60),
   harvest: Joi.object({ pieceId: idSchema.required(), place: textSchema(200).required() }),
+  wipedPictureId: idSchema,
   note: textSchema(2000).required(),
 });

@@ -1,0 +1,93 @@
+import type { Lab } from '../colour';
+import { SEEN } from '../pigment';
+import { memory, sourced } from '../sources';
+
+/** What is tried before, and while, a place is coloured. */
+export const TRIED = {
+  wipe: {
+    label: 'Wiped with spirits',
+    ask: 'Wipe the place and what is round it with spirits. How does it look wet?',
+  },
+  coat: { label: 'A coat is on', ask: 'When the coat is dry, how does it look beside the old wood?' },
+  board: { label: 'A test board', ask: 'How does the board look beside the old wood?' },
+} as const;
+export type TriedWhat = keyof typeof TRIED;
+
+/**
+ * How it came out, and how far the colour then lies from the goal, as a step in CIELAB of length one.
+ * `vanished`: nothing is left to colour.
+ */
+export const OUTCOMES = {
+  vanished: { label: 'It vanishes', toward: undefined },
+  right: { label: 'Right', toward: undefined },
+  light: { label: 'Too light', toward: [1, 0, 0] },
+  dark: { label: 'Too dark', toward: [-1, 0, 0] },
+  green: { label: 'Too green', toward: [0, -1, 0] },
+  red: { label: 'Too red', toward: [0, 1, 0] },
+  yellow: { label: 'Too yellow', toward: [0, 0, 1] },
+  grey: { label: 'Too grey', toward: [0, 0, -1] },
+  measured: { label: 'By a photo', toward: undefined },
+} as const satisfies Record<string, { label: string; toward: Lab | undefined }>;
+export type Outcome = keyof typeof OUTCOMES;
+
+/** What may be said of each. */
+export const OUTCOMES_OF: Record<TriedWhat, readonly Outcome[]> = {
+  wipe: ['vanished', 'light', 'dark', 'green', 'red', 'yellow', 'grey'],
+  coat: ['right', 'light', 'dark', 'green', 'red', 'yellow', 'grey'],
+  board: ['right', 'light', 'dark', 'green', 'red', 'yellow', 'grey'],
+};
+
+export type Tried = {
+  at: string;
+  what: TriedWhat;
+  outcome: Outcome;
+  note: string;
+  /** The colour it has then: measured by a photo, or thought from what was said. */
+  lab?: Lab;
+  /** Whether a clear finish was on, or it was wet, so that it is seen as it will be. */
+  finished?: boolean;
+};
+
+/** What a person calls “too red” is this far off: more than is seen from standing height. ΔE00, taken as CIELAB. */
+const SAID = sourced(
+  SEEN.standing.value + 1,
+  memory('an eye names a fault once it is seen from a step back'),
+);
+
+/** The colour a place is thought to have when it is said to be off the goal one way. @returns nothing for what says nothing of colour */
+export function saidColour(goal: Lab, outcome: Outcome): Lab | undefined {
+  if (outcome === 'right' || outcome === 'vanished') return goal;
+  const { toward } = OUTCOMES[outcome];
+  if (!toward) return undefined;
+  const by = SAID.value;
+  return [
+    Math.min(100, Math.max(0, goal[0] + by * toward[0])),
+    goal[1] + by * toward[1],
+    goal[2] + by * toward[2],
+  ];
+}
+
+export type Standing =
+  /** Nothing was tried: the plan begins at bare wood. */
+  | { at: 'bare' }
+  /** From here on the rest is planned. */
+  | { at: 'colour'; lab: Lab; finished: boolean }
+  /** No colour goes on any more. */
+  | { at: 'done'; why: string };
+
+/** Where the colouring stands after what was tried: the last word counts. A board is not the place itself. */
+export function standingOf(tried: readonly Tried[]): Standing {
+  const last = [...tried].reverse().find((t) => t.what !== 'board');
+  if (!last) return { at: 'bare' };
+  if (last.outcome === 'vanished')
+    return {
+      at: 'done',
+      why: 'The difference vanished under spirits: only the clear finish goes on, and no colour.',
+    };
+  if (last.outcome === 'right') return { at: 'done', why: 'It looks right: no more colour goes on.' };
+  return last.lab ? { at: 'colour', lab: last.lab, finished: last.finished ?? false } : { at: 'bare' };
+}
+
+/** “A coat is on: too green.” */
+export const triedWords = ({ what, outcome, note }: Tried): string =>
+  `${TRIED[what].label}: ${OUTCOMES[outcome].label.toLowerCase()}.${note ? ` ${note}` : ''}`;
