@@ -9,7 +9,7 @@ import { simulatedClimate } from '../src/core/climate';
 import { COMPUTATIONS } from '../src/core/computations';
 import { createDoor } from './door';
 import { Busy, RETRY_AFTER_S, TooLong, type Pool } from './pool';
-import { simulatedCaliper, simulatedMoistureMeter } from '../src/core/readings';
+import { simulatedCaliper, simulatedColourReader, simulatedMoistureMeter } from '../src/core/readings';
 
 export type ServerOptions = {
   /** Folder of the exported app. */
@@ -75,7 +75,11 @@ export function createApp({ root, seed, now, pool, log = console.error }: Server
     res.set('Cache-Control', 'no-store').json(simulatedClimate(seed, minutes, localFrom(minutes)));
   });
   // A reading differs from the one before, as at the next place on the wood.
-  const instruments = { caliper: simulatedCaliper, moisture: simulatedMoistureMeter };
+  const instruments = {
+    caliper: simulatedCaliper,
+    moisture: simulatedMoistureMeter,
+    colour: simulatedColourReader,
+  };
   let readings = 0;
   for (const [name, read] of Object.entries(instruments)) {
     app.get(`/api/instruments/${name}`, (_req, res) => {

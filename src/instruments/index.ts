@@ -1,5 +1,5 @@
 export { useClimate } from './useClimate';
-export { readCaliper, readMoistureMeter } from './readings';
+export { readCaliper, readColour, readMoistureMeter } from './readings';
 export { openMicrophone, simulatedMicrophone, type Microphone } from './microphone';
 export { download, downloadBlob } from './file';
 export { downloadPdf, fileName, printHtml } from './paper';

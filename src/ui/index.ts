@@ -1,4 +1,5 @@
 export { BeforeAfter } from './BeforeAfter';
+export { Slider } from './Slider';
 export * from './theme';
 export * from './words';
 export * from './Text';

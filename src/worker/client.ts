@@ -3,7 +3,7 @@ import type { Tones } from '@/core/colour';
 import type { Bar, Front } from '@/core/front';
 import type { Point, Polygon } from '@/core/geometry';
 import type { QuietSlit } from '@/core/glueup';
-import type { Deadline, FaceView, Moves, Plan, Spot, SpotSearch } from '@/core/job';
+import type { Deadline, FaceView, Moves, Plan, RepairView, Spot, SpotSearch } from '@/core/job';
 import type { Manifest, Preview, TakeChoices, Taken } from '@/records/backup';
 import type { Raster } from '@/core/picture';
 import type { Room } from '@/records/room';
@@ -20,6 +20,7 @@ import type { CentreRead, Design, DesignInput, GrainRead, Traced, WoodCard } fro
 import { openLine, overLine, type Line } from './line';
 import type { BenchPlan } from './shelf';
 import type { CuttingPlan } from './cutting';
+import type { Look } from './looks';
 import type { FoundSpots } from './spots';
 import type { StoredPicture } from './photos';
 import type { Outcome, Progress, Recoloured, ShopWorker } from './shop.worker';
@@ -93,6 +94,14 @@ export const tonesAroundDamage = (
 /** Colour of a place itself. @param place outline on the face, mm */
 export const tonesOfPlace = (view: FaceView, place: Polygon, face: Polygon): Promise<Tones> =>
   run({}, (id, worker) => worker.tonesWithin(id, view, place, face));
+
+/** Colour of sound wood at picked places. @param places on the face, mm */
+export const tonesAtPicked = (view: FaceView, places: Point[], face: Polygon): Promise<Tones> =>
+  run({}, (id, worker) => worker.tonesAt(id, view, places, face));
+
+/** A repair on its face in one colour, as it is seen from where one stands. */
+export const lookAtRepair = (repair: RepairView, look: Look): Promise<Raster> =>
+  run({}, (id, worker) => worker.repairLook(id, repair, look));
 
 /** @param loose outline of the blister in the view's own frame, mm */
 export const quietSlitInPhoto = (view: FaceView, loose: Polygon, grainDeg: number): Promise<QuietSlit> =>

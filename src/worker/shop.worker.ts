@@ -1,11 +1,18 @@
 import * as Comlink from 'comlink';
 import type { JobContext } from '@/core/check';
-import { labFromRgb, tonesAround, tonesOfSwatch, tonesWithin, type Tones } from '@/core/colour';
+import {
+  labFromRgb,
+  tonesAround,
+  tonesAtPlaces,
+  tonesOfSwatch,
+  tonesWithin,
+  type Tones,
+} from '@/core/colour';
 import { compute } from '@/core/computations';
 import type { Bar, Front } from '@/core/front';
 import type { Point, Polygon } from '@/core/geometry';
 import { quietSlit, type QuietSlit } from '@/core/glueup';
-import type { Deadline, FaceView, Moves, Plan, Spot, SpotSearch } from '@/core/job';
+import type { Deadline, FaceView, Moves, Plan, RepairView, Spot, SpotSearch } from '@/core/job';
 import {
   calibrate,
   calibrationWords,
@@ -73,6 +80,7 @@ import { createPlanner } from './planning';
 import type { BenchPlan } from './shelf';
 import type { Raster } from '@/core/picture';
 import { cuttingOf, type CuttingPlan } from './cutting';
+import { repairLooker, type Look } from './looks';
 import { spotLooker, spotsOf, type FoundSpots } from './spots';
 
 /** A photo whose colours were changed, and what was done to it. */
@@ -85,6 +93,7 @@ export type Outcome<T> = { value: T } | { error: string; kind: 'input' | 'aborte
 
 const running = new Map<number, AbortController>();
 const lookAt = spotLooker({ redraw, photo, jpegOf });
+const lookAtRepair = repairLooker(redraw, lookAt);
 
 /** Lets messages in (such as a cancel) between portions of work; timers would be slowed down by the browser. */
 const pause = (): Promise<void> =>
@@ -217,6 +226,20 @@ const api = {
   spotLook(id: number, search: SpotSearch, at: Spot, toned: boolean): Promise<Outcome<Raster>> {
     return job(id, undefined, () => lookAt(search, at, toned)).then((outcome) =>
       'value' in outcome ? Comlink.transfer(outcome, [outcome.value.data.buffer]) : outcome,
+    );
+  },
+
+  /** A repair on its face in one colour, its pixels handed over. */
+  repairLook(id: number, repair: RepairView, look: Look): Promise<Outcome<Raster>> {
+    return job(id, undefined, () => lookAtRepair(repair, look)).then((outcome) =>
+      'value' in outcome ? Comlink.transfer(outcome, [outcome.value.data.buffer]) : outcome,
+    );
+  },
+
+  /** @param places on the view, mm */
+  tonesAt(id: number, view: FaceView, places: Point[], face: Polygon): Promise<Outcome<Tones>> {
+    return job(id, undefined, async (job) =>
+      tonesAtPlaces(await redraw(view, job), view.mmPerPixel, places, face),
     );
   },
 

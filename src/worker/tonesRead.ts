@@ -18,6 +18,7 @@ export function tonesReader(photos: PhotoReaders | undefined) {
     face: Stored<'face'> | undefined,
     onFace: readonly Stored<'damage'>[],
   ): Promise<Tones | undefined> => {
+    if (damage.body.aim) return Promise.resolve(damage.body.aim.tones);
     const pictureId = face?.body.picture?.id;
     if (!photos || !face || !pictureId) return Promise.resolve(undefined);
     return around(revisionsOf([face], onFace, [damage]), async () => {

@@ -1,7 +1,9 @@
 export * from './lab';
 export { colourDifference, differenceSchema, labSchema } from './difference';
 export {
+  PICK_RADIUS_MM,
   tonesAround,
+  tonesAtPlaces,
   tonesOf,
   tonesOfSwatch,
   tonesWithin,
@@ -10,3 +12,12 @@ export {
   type Tones,
 } from './tones';
 export * from './layers';
+export {
+  coverOf,
+  EYE_ARC_MINUTES,
+  recolouredPlace,
+  resolvedMm,
+  seenFrom,
+  VIEWS,
+  type ViewFrom,
+} from './look';

@@ -49,6 +49,11 @@ export function labFromLinear([r, g, b]: Linear): Lab {
   return [c.l, c.a, c.b];
 }
 
+/** Light of the red, green or blue that a screen shows, 0…1, by its byte. */
+export const linearOfByte = (byte: number): number => toLinear({ mode: 'rgb', r: byte / 255, g: 0, b: 0 }).r;
+/** The byte, not rounded, that shows so much light, 0…1. */
+export const byteOfLinear = (light: number): number => 255 * toRgb({ mode: 'lrgb', r: light, g: 0, b: 0 }).r;
+
 const hexByte = (v: number): string =>
   Math.round(Math.min(1, Math.max(0, v)) * 255)
     .toString(16)

@@ -1,7 +1,14 @@
-import { contains, distanceToBoundary, offsetOutline, boundingBox, type Polygon } from '../geometry';
+import {
+  contains,
+  distanceToBoundary,
+  offsetOutline,
+  boundingBox,
+  type Point,
+  type Polygon,
+} from '../geometry';
 import type { Raster } from '../picture';
 import { labFromRgb, type Lab } from './lab';
-import { memory } from '../sources';
+import { memory, sourced } from '../sources';
 
 /**
  * What the eye takes from wood: the lightest ground, the whole, the dark figure lines, and how much the figure runs one way
@@ -115,14 +122,59 @@ export const tonesWithin = (picture: Raster, mmPerPixel: number, place: Polygon,
     (p) => contains(place, p) && contains(face, p) && distanceToBoundary(p, place) >= SEAM_MM,
   );
 
-/** Tones of the picture points within the box of an outline that are taken; no more of them than it needs. */
+/** A picked place is read round the finger's tip. mm */
+export const PICK_RADIUS_MM = sourced(4, memory('the tip of a finger'));
+
+/**
+ * Tones of sound wood at picked places, taken together.
+ *
+ * @param places middles of round spots on the face, mm
+ * @param face outline of the face in mm
+ * @throws RangeError when the spots show too little of the face
+ */
+export function tonesAtPlaces(
+  picture: Raster,
+  mmPerPixel: number,
+  places: readonly Point[],
+  face: Polygon,
+): Tones {
+  const radius = PICK_RADIUS_MM.value;
+  const read = places.map(([x, y]) =>
+    readWhere(
+      picture,
+      mmPerPixel,
+      { left: x - radius, right: x + radius, top: y - radius, bottom: y + radius },
+      (p) => Math.hypot(p[0] - x, p[1] - y) <= radius && contains(face, p),
+    ),
+  );
+  const slopes = read.reduce<Slopes>(
+    (sum, { slopes: { xx, xy, yy } }) => ({ xx: sum.xx + xx, xy: sum.xy + xy, yy: sum.yy + yy }),
+    { xx: 0, xy: 0, yy: 0 },
+  );
+  return tonesOf(
+    read.flatMap((r) => r.labs),
+    coherenceOf(slopes),
+  );
+}
+
+/** Tones of the picture points within the box of an outline that are taken. */
 function tonesWhere(
   picture: Raster,
   mmPerPixel: number,
   within: Polygon,
   takes: (p: readonly [number, number]) => boolean,
 ): Tones {
-  const box = boundingBox(within);
+  const { labs, slopes } = readWhere(picture, mmPerPixel, boundingBox(within), takes);
+  return tonesOf(labs, coherenceOf(slopes));
+}
+
+/** The picture points of a box in mm that are taken, no more of them than a colour needs. */
+function readWhere(
+  picture: Raster,
+  mmPerPixel: number,
+  box: { left: number; right: number; top: number; bottom: number },
+  takes: (p: readonly [number, number]) => boolean,
+): { labs: Lab[]; slopes: Slopes } {
   const left = Math.max(0, Math.floor(box.left / mmPerPixel));
   const right = Math.min(picture.width - 1, Math.ceil(box.right / mmPerPixel));
   const top = Math.max(0, Math.floor(box.top / mmPerPixel));
@@ -140,7 +192,7 @@ function tonesWhere(
       addSlope(slopes, picture, x, y, reach);
     }
   }
-  return tonesOf(labs, coherenceOf(slopes));
+  return { labs, slopes };
 }
 
 /** Tones of a swatch picture, its rim of a tenth left out. */

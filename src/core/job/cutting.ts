@@ -94,7 +94,7 @@ export function neededFromStock(
 }
 
 /** A patch from the piece itself is cut like one from the shelf. */
-const takesPatch = (method: MethodId): boolean => {
+export const takesPatch = (method: MethodId): boolean => {
   const { family, needs } = methodById(method);
   return family === 'patch' && (needs.includes('veneer') || method === 'harvestedPatch');
 };
@@ -123,7 +123,7 @@ function patchNeeded(piece: Named<Piece>, repair: Repair, method: MethodId, shop
 }
 
 /** The patch of a repair; nothing without an outline to scale, or where its own page says what is wrong with it. */
-function patchOfRepair({ damage, survey, treated }: Repair): Patch | undefined {
+export function patchOfRepair({ damage, survey, treated }: Repair): Patch | undefined {
   const patch = survey.ok ? attempt(() => patchFor(damage.body, survey.value, treated)) : undefined;
   return patch?.ok ? patch.value : undefined;
 }

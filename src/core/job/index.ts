@@ -166,3 +166,4 @@ export {
   type Sum,
 } from './sums';
 export { arrowAt, grainReadOn, newLeaf, startPlan } from './grainPlans';
+export { repairView, type RepairView } from './look';

@@ -1,4 +1,5 @@
 import { assertRange, seededRandom } from '../check';
+import type { Lab } from '../colour';
 
 export type ReadingsSummary = {
   count: number;
@@ -44,4 +45,15 @@ export function simulatedCaliper(seed: number, at: string): InstrumentReading {
 export function simulatedMoistureMeter(seed: number, at: string): InstrumentReading {
   const random = seededRandom(seed + 17);
   return { value: Math.round((0.07 + 0.04 * random()) * 1000) / 1000, at, simulated: true };
+}
+
+/** One reading of a colour reader. */
+export type ColourReading = { lab: Lab; at: string; simulated: boolean };
+
+/** A simulated colour reader, held on brown wood. */
+export function simulatedColourReader(seed: number, at: string): ColourReading {
+  const random = seededRandom(seed);
+  const around = (middle: number, wide: number): number =>
+    Math.round(10 * (middle + wide * (random() - 0.5))) / 10;
+  return { lab: [around(52, 6), around(15, 3), around(29, 5)], at, simulated: true };
 }

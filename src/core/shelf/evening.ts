@@ -31,3 +31,22 @@ export const evenOutlook = (plan: EvenPlan, parts: EvenInput['parts']): Outlook 
     plan.after,
     Math.max(0, ...plan.parts.map((p) => deltaE00(parts.find((q) => q.id === p.id)?.lab ?? p.lab, p.lab))),
   );
+
+const thinCoats = (n: number): string => (n === 1 ? 'one thin coat' : `${n} thin coats`);
+
+/** What goes on which part, product by product in order. */
+export const evenSteps = (
+  { steps }: EvenPlan,
+  productName: (id: string) => string,
+  partName: (id: string) => string,
+): string[] =>
+  steps.map(
+    ({ productId, on }, i) =>
+      `${i + 1}. ${productName(productId)}: ${on.map((o) => `${thinCoats(o.coats)} on ${partName(o.partId)}`).join(', ')}.`,
+  );
+
+/** Which part the others are brought to. */
+export const evenGoalWords = ({ steps, goal }: EvenPlan, partName: (id: string) => string): string =>
+  steps.length === 0
+    ? 'They are as near to each other as your products bring them: nothing goes on.'
+    : `${partName(goal)} stays as it is; the others are brought to it.`;

@@ -16,6 +16,7 @@ export {
 export { STARTER_SHELF, starterColours } from './starter';
 export {
   differenceWords,
+  moreSpread,
   outlookBefore,
   outlookLearned,
   outlookWords,
@@ -58,6 +59,20 @@ export {
   DROPS_PER_ML,
   shareOf,
   THINNED,
+  thinnedTo,
+  thinnedWords,
   type Batch,
 } from './thinned';
-export { CLOSE_ENOUGH, evenInput, evenOutlook } from './evening';
+export {
+  bleachNeeded,
+  colourAfterFirst,
+  FIRST,
+  FIRSTS,
+  FIRST_SOURCE,
+  firstOf,
+  firstWords,
+  spreadOfFirst,
+  type First,
+} from './first';
+export { CLOSE_ENOUGH, evenGoalWords, evenInput, evenOutlook, evenSteps } from './evening';
+export { MOST_OWN_PARTS, mixedByHand, withParts, type MixAim, type Mixes, type OwnMix } from './ownMix';

@@ -31,6 +31,10 @@ export const outlookBefore = (difference: number, change: number): Outlook =>
 export const outlookLearned = (difference: number, sd: Lab): Outlook =>
   of(difference, Math.hypot(SPREAD.photo.value, Math.sqrt((sd[0] ** 2 + sd[1] ** 2 + sd[2] ** 2) / 3)));
 
+/** The same with something more that is not known. @param sd ΔE00, one standard deviation */
+export const moreSpread = (outlook: Outlook | undefined, sd: number): Outlook | undefined =>
+  outlook && of(outlook.difference, Math.hypot(outlook.spread, sd));
+
 const inTen = (chance: number): string =>
   chance < 0.05
     ? 'hardly ever'

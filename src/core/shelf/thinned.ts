@@ -56,3 +56,11 @@ export function batchWords(of: CoatsOf, areaMm2: number, carrier: string): strin
 /** “, thinned 1 to 3”; nothing for what goes on as it comes. */
 export const thinnedWords = ({ carrierParts }: CoatsOf): string =>
   carrierParts ? `, thinned 1 to ${carrierParts}` : '';
+
+/** A recipe with one of its products thinned with so many parts of its carrier; 0: as it comes. */
+export const thinnedTo = (recipe: readonly CoatsOf[], id: string, carrierParts: number): CoatsOf[] =>
+  recipe.map((coats) => {
+    if (coats.colourId !== id) return { ...coats };
+    const { carrierParts: _before, ...plain } = coats;
+    return carrierParts > 0 ? { ...plain, carrierParts } : plain;
+  });

@@ -17,11 +17,22 @@ import { TrailList } from '../shared/Trail';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { useOldTones, usePlaceTones, useStockTones } from '../shared/useWorkshop';
+import { AimSection } from './AimSection';
 import { CoatColour } from './CoatColour';
 import { FillColour } from './FillColour';
 import { NewWood } from './NewWood';
 import { VeneerLeft } from './VeneerLeft';
-import { damageLabel, isUnderPaint, linksOfChain, sandingOf, surfaceRisk, topFinishOf } from '@/core/job';
+import { areaOf } from '@/core/geometry';
+import {
+  damageLabel,
+  isUnderPaint,
+  linksOfChain,
+  repairView,
+  sandingOf,
+  sheetPhoto,
+  surfaceRisk,
+  topFinishOf,
+} from '@/core/job';
 import { attempt } from '@/core/check';
 
 /** Sanding within the budget, then colour layer by layer. */
@@ -50,6 +61,15 @@ export function BlendScreen() {
       : undefined;
   const sanding = face ? sandingOf(treated, face.body, isPatch ? veneer?.body : undefined) : undefined;
   const blend = plan?.ok ? plan.value : undefined;
+  const look =
+    view.repair && coloured
+      ? repairView(
+          view.repair,
+          veneer?.body.pictureId && veneer.body.photoWideMm !== undefined
+            ? sheetPhoto(veneer.body, veneer.body.pictureId, veneer.body.photoWideMm, damage.id)
+            : undefined,
+        )
+      : undefined;
   const surface = surfaceRisk(piece.body, face?.body);
   return (
     <Page
@@ -101,7 +121,10 @@ export function BlendScreen() {
           {old.problem}
         </Notice>
       ) : null}
-      {filled && !painted && oldTones ? <FillColour tones={oldTones} /> : null}
+      {(coloured || filled) && !painted && oldTones && face ? (
+        <AimSection damage={damage} face={face} faces={view.faces} onFace={onFace} tones={oldTones} />
+      ) : null}
+      {filled && !painted && oldTones ? <FillColour damage={damage} tones={oldTones} /> : null}
       {blend && oldTones && bare ? (
         <>
           <Section
@@ -190,9 +213,12 @@ export function BlendScreen() {
         <CoatColour
           damage={damage}
           start={bare.mean}
-          goal={oldTones.mean}
+          goal={oldTones}
           wood={veneer?.body.name ?? face?.body.species ?? ''}
           grit={sanding?.ok ? sanding.value.endGrit : undefined}
+          methods={links}
+          areaMm2={look ? areaOf(look.outline) : 0}
+          repair={look}
         />
       ) : null}
       {sanding ? (

@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Lab } from '@/core/colour';
-import type { CoatStep } from '@/core/pigment';
-import { MOST_BOARD_COATS, roleOf } from '@/core/shelf';
+import { MOST_BOARD_COATS, roleOf, thinnedWords, type CoatsOf } from '@/core/shelf';
 import { createRecord, localNow, removeRecords, type Stored } from '@/records';
 import { Chips, FilePick, Fold, Stepper, Text, useSay } from '@/ui';
 import { swatchTones } from '@/worker';
@@ -11,28 +10,26 @@ import { Tone } from '../shared/Swatch';
 import { useAct } from '../shared/useAct';
 import { namesOf } from '../shared/useShelf';
 
-type Coats = { colourId: string; coats: number };
-
 /** A test board that was made: what went on, and the photo of how it came out. From it the products are learned. */
 export function BoardFold({
   start,
   wood,
   grit,
-  steps,
+  planned,
   shelf,
 }: {
   start: Lab;
   wood: string;
   grit: number | undefined;
-  steps: readonly CoatStep[];
+  /** What is thought of to go on. */
+  planned: readonly CoatsOf[];
   shelf: readonly Stored<'colour'>[];
 }) {
   const act = useAct();
   const say = useSay();
   const nameOf = namesOf(shelf);
-  const planned = steps.map((s): Coats => ({ colourId: s.id, coats: s.coats }));
-  const [own, setOwn] = useState<Coats[]>();
-  const coats = own ?? planned;
+  const [own, setOwn] = useState<CoatsOf[]>();
+  const coats = own ?? [...planned];
   const others = shelf.filter(
     (c) => roleOf(c.body.kind) !== 'mix' && !coats.some((k) => k.colourId === c.id),
   );
@@ -69,7 +66,7 @@ export function BoardFold({
       {coats.map((c) => (
         <Stepper
           key={c.colourId}
-          label={`Coats of ${nameOf(c.colourId)}`}
+          label={`Coats of ${nameOf(c.colourId)}${thinnedWords(c)}`}
           value={c.coats}
           least={0}
           most={MOST_BOARD_COATS}

@@ -1,38 +1,52 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import useSWR from 'swr';
-import type { Lab } from '@/core/colour';
+import type { MethodId } from '@/core/catalogue';
+import type { Lab, Tones } from '@/core/colour';
+import type { RepairView } from '@/core/job';
 import { COATS_SOURCE, type ChosenCoats } from '@/core/pigment';
-import { chooseInput, coatsOutlook, differenceWords, outlookWords, stopWords, roleOf } from '@/core/shelf';
+import { bleachNeeded, chooseInput, coatsOutlook, colourAfterFirst, differenceWords, FIRST, FIRST_SOURCE, FIRSTS, firstOf, firstWords, moreSpread, outlookWords, roleOf, spreadOfFirst, standingOf, stopWords } from '@/core/shelf'; // prettier-ignore
 import { describeSource } from '@/core/sources';
 import { Button, CheckChips, Chips, Figure, Notice, Progress, Section, Text } from '@/ui';
 import { computeInWorker } from '@/worker';
 import { Tone } from '../shared/Swatch';
+import { useChange } from '../shared/useChange';
 import { namesOf, useShelf } from '../shared/useShelf';
 import { EmptyShelf } from './EmptyShelf';
 import type { Stored } from '@/records';
 import { OwnRecipe } from './OwnRecipe';
 import { BoardFold } from './BoardFold';
-import { NowFold, type Reached } from './NowFold';
+import { TriedSection } from './TriedSection';
 
 type May = 'darker' | 'redder';
 
 /** The colouring in dyes, glazes and toners that are owned: which, how many thin coats of each, and how sure that is. */
 export function CoatColour({
   damage,
-  start: bare,
-  goal,
+  start: wood0,
+  goal: tones,
   wood,
   grit,
+  methods,
+  areaMm2,
+  repair,
 }: {
   damage: Stored<'damage'>;
   start: Lab;
-  goal: Lab;
+  goal: Tones;
   wood: string;
   grit?: number;
+  methods: readonly MethodId[];
+  areaMm2: number;
+  repair: RepairView | undefined;
 }) {
   const { shelf, boards, fit, loading } = useShelf();
-  const [now, setNow] = useState<Reached>();
+  const change = useChange();
+  const goal = tones.mean;
+  const first = firstOf(damage.body.first, methods);
+  const bare = colourAfterFirst(wood0, first);
+  const standing = standingOf(damage.body.tried ?? []);
+  const now = standing.at === 'colour' ? standing : undefined;
   const start = now?.lab ?? bare;
   const clears = shelf.filter((c) => roleOf(c.body.kind) === 'clear');
   const [clearId, setClear] = useState<string>();
@@ -60,7 +74,11 @@ export function CoatColour({
     );
   const nameOf = namesOf(shelf);
   const choice = data?.choices[shown] ?? data?.choices[0];
-  const outlook = choice && fit ? coatsOutlook(start, choice, input.products, fit) : undefined;
+  const outlook =
+    choice && fit
+      ? moreSpread(coatsOutlook(start, choice, input.products, fit), now ? 0 : spreadOfFirst(first))
+      : undefined;
+  const bleach = bleachNeeded(wood0, tones.ground);
   return (
     <Section title="In your own products" help={describeSource(COATS_SOURCE)}>
       {clears.length > 1 ? (
@@ -81,7 +99,28 @@ export function CoatColour({
         values={may}
         onChange={setMay}
       />
-      <NowFold now={now} onNow={setNow} />
+      <Chips
+        label="Before any colour"
+        options={FIRSTS}
+        value={first}
+        onChange={(next) => change(damage, { first: next })}
+      />
+      {first === 'none' ? (
+        bleach ? (
+          <Text kind="quiet">{`The wood is darker than the lightest ground it shall match. ${FIRST[bleach].label}, and it is expected light enough.`}</Text>
+        ) : null
+      ) : (
+        <View style={{ gap: 8 }}>
+          <View style={{ flexDirection: 'row', gap: 8 }}>
+            <Tone lab={wood0} label="Before" />
+            <Tone lab={bare} label="After it" />
+            <Tone lab={tones.ground} label="Lightest ground" />
+          </View>
+          <Text>{firstWords(first) ?? ''}</Text>
+          <Text kind="quiet">{`± ${spreadOfFirst(first).toFixed(0)} ΔE00: a test piece tells. ${describeSource(FIRST_SOURCE)}`}</Text>
+        </View>
+      )}
+      <TriedSection damage={damage} goal={goal} standing={standing} />
       {error ? <Notice kind="stop">{error.message}</Notice> : null}
       {!data && !error ? <Progress label="Trying your products with one another" fraction={0.5} /> : null}
       {data && choice && outlook ? (
@@ -129,8 +168,20 @@ export function CoatColour({
             shelf={shelf}
             boards={boards}
             fit={fit}
+            areaMm2={areaMm2}
+            repair={repair}
           />
-          {now ? null : <BoardFold start={bare} wood={wood} grit={grit} steps={choice.steps} shelf={shelf} />}
+          {now ? null : (
+            <BoardFold
+              start={bare}
+              wood={wood}
+              grit={grit}
+              planned={(
+                damage.body.coats ?? choice.steps.map((s) => ({ colourId: s.id, coats: s.coats }))
+              ).filter((c) => c.coats > 0)}
+              shelf={shelf}
+            />
+          )}
         </>
       ) : null}
     </Section>

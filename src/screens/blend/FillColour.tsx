@@ -14,17 +14,20 @@ import {
   recipeOutlook,
   recipeWords,
   trialWords,
+  type MixAim,
 } from '@/core/shelf';
 import { describeSource } from '@/core/sources';
 import { Button, FilePick, Fold, Notice, Progress, Section, Text } from '@/ui';
 import { computeInWorker, fileTones } from '@/worker';
+import type { Stored } from '@/records';
+import { OwnMixFold } from './OwnMixFold';
 import { EmptyShelf } from './EmptyShelf';
 import { Tone } from '../shared/Swatch';
 import { useAct } from '../shared/useAct';
 import { namesOf, useShelf } from '../shared/useShelf';
 
 /** A fill in the sticks, waxes and putties that are owned: its ground, and the lines drawn into it. */
-export function FillColour({ tones }: { tones: Tones }) {
+export function FillColour({ damage, tones }: { damage: Stored<'damage'>; tones: Tones }) {
   const { shelf, loading } = useShelf();
   const colourants = colourantsOf(shelf);
   if (loading) return null;
@@ -37,7 +40,7 @@ export function FillColour({ tones }: { tones: Tones }) {
         />
       ) : (
         fillAims(tones).map((aim) => (
-          <Mix key={aim.id} {...aim} colourants={colourants} nameOf={namesOf(shelf)} />
+          <Mix key={aim.id} {...aim} damage={damage} colourants={colourants} nameOf={namesOf(shelf)} />
         ))
       )}
     </Section>
@@ -45,11 +48,15 @@ export function FillColour({ tones }: { tones: Tones }) {
 }
 
 function Mix({
+  damage,
+  id,
   label,
   lab,
   colourants,
   nameOf,
 }: {
+  damage: Stored<'damage'>;
+  id: MixAim;
   label: string;
   lab: Lab;
   colourants: Colourant[];
@@ -92,6 +99,14 @@ function Mix({
           />
         ) : null}
       </View>
+      <OwnMixFold
+        damage={damage}
+        aim={id}
+        goal={lab}
+        proposed={recipe}
+        colourants={colourants}
+        nameOf={nameOf}
+      />
       <Trial label={label} goal={lab} colourants={colourants} nameOf={nameOf} />
     </View>
   );

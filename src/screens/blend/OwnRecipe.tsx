@@ -1,10 +1,12 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import { hexFromLab, type Lab } from '@/core/colour';
 import { laidByHand, sweepOf, type CoatStep, type Fit } from '@/core/pigment';
-import { boardsToCopy, coatsOf, coatsOutlook, differenceWords, MOST_BOARD_COATS, outlookWords, roleOf, wantedCoats, type RecipeCoats } from '@/core/shelf'; // prettier-ignore
+import type { RepairView } from '@/core/job';
+import { batchWords, boardsToCopy, CARRIERS, coatsOf, coatsOutlook, differenceWords, MOST_BOARD_COATS, outlookWords, roleOf, THINNED, thinnedTo, wantedCoats, type CoatsOf, type RecipeCoats } from '@/core/shelf'; // prettier-ignore
 import type { Stored } from '@/records';
 import { Button, Chips, Figure, Section, Stepper, Text, useSay, useTheme } from '@/ui';
 import { Tone } from '../shared/Swatch';
+import { TheLook } from './TheLook';
 import { useChange } from '../shared/useChange';
 import { useLatest } from '../shared/useLatest';
 import { namesOf } from '../shared/useShelf';
@@ -22,6 +24,8 @@ export function OwnRecipe({
   shelf,
   boards,
   fit,
+  areaMm2,
+  repair,
 }: {
   damage: Stored<'damage'>;
   start: Lab;
@@ -31,6 +35,9 @@ export function OwnRecipe({
   shelf: readonly Stored<'colour'>[];
   boards: readonly Stored<'board'>[];
   fit: Fit | undefined;
+  /** Of the place that is coloured. */
+  areaMm2: number;
+  repair: RepairView | undefined;
 }) {
   const change = useChange();
   const say = useSay();
@@ -44,8 +51,22 @@ export function OwnRecipe({
   );
   const set = (colourId: string, coats: number): void =>
     void put.current(recipe.map((r) => (r.colourId === colourId ? { ...r, coats } : r)));
+  const thin = (colourId: string, carrierParts: number): void =>
+    void put.current(thinnedTo(recipe, colourId, carrierParts));
+  const of = (id: string): CoatsOf => recipe.find((r) => r.colourId === id) ?? { colourId: id, coats: 0 };
+  const carrierOf = (id: string): string => {
+    const carrier = shelf.find((c) => c.id === id)?.body.carrier ?? 'none';
+    return carrier === 'none' ? 'its thinner' : CARRIERS[carrier].toLowerCase();
+  };
   const result = laidByHand(start, goal, wanted);
-  const outlook = fit && coatsOutlook(start, result, products, fit);
+  const outlook =
+    fit &&
+    coatsOutlook(
+      start,
+      result,
+      wanted.map((w) => w.coat),
+      fit,
+    );
   const others = shelf.filter((c) => roleOf(c.body.kind) !== 'mix' && !recipe.some((r) => r.colourId === c.id)); // prettier-ignore
   const copy = (board: Stored<'board'>): void => {
     void put.current(board.body.coats);
@@ -88,6 +109,20 @@ export function OwnRecipe({
             name={nameOf(coat.id)}
             onChoose={(n) => set(coat.id, n)}
           />
+          {coats > 0 && coat.kind !== 'clear' ? (
+            <>
+              <Chips
+                label={`${nameOf(coat.id)}: how thin`}
+                options={THINNED.map((parts) => ({
+                  value: parts,
+                  label: parts === 0 ? 'As it comes' : `1 part with ${parts} of ${carrierOf(coat.id)}`,
+                }))}
+                value={THINNED.find((parts) => parts === (of(coat.id).carrierParts ?? 0))}
+                onChange={(parts) => thin(coat.id, parts)}
+              />
+              <Text kind="quiet">{`For this place: ${batchWords({ ...of(coat.id), coats }, areaMm2, carrierOf(coat.id))}`}</Text>
+            </>
+          ) : null}
         </View>
       ))}
       {others.length > 0 ? (
@@ -117,6 +152,7 @@ export function OwnRecipe({
       ) : (
         <Text kind="quiet">As proposed above; change a count and it is yours.</Text>
       )}
+      {repair ? <TheLook repair={repair} start={start} goal={goal} wanted={wanted} nameOf={nameOf} /> : null}
     </Section>
   );
 }

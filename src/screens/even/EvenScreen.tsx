@@ -5,10 +5,18 @@ import useSWR from 'swr';
 import type { Lab } from '@/core/colour';
 import { boardOf, viewOf } from '@/core/job';
 import { EVEN_SOURCE, type EvenPlan } from '@/core/pigment';
-import { CLOSE_ENOUGH, differenceWords, evenInput, evenOutlook, outlookWords } from '@/core/shelf';
+import {
+  CLOSE_ENOUGH,
+  differenceWords,
+  evenGoalWords,
+  evenInput,
+  evenOutlook,
+  evenSteps,
+  outlookWords,
+} from '@/core/shelf';
 import { describeSource } from '@/core/sources';
 import type { Stored } from '@/records';
-import { Figure, FilePick, Notice, Progress, Section, Stepper, Text, TextField } from '@/ui';
+import { Button, Figure, FilePick, Notice, Progress, Section, Stepper, Text, TextField, useSay } from '@/ui';
 import { computeInWorker, fileTones, tonesOfPlace } from '@/worker';
 import { EmptyShelf } from '../blend/EmptyShelf';
 import { Missing } from '../shared/Missing';
@@ -16,6 +24,8 @@ import { Page } from '../shared/Page';
 import { Tone } from '../shared/Swatch';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
+import { useChange } from '../shared/useChange';
+import { useLatest } from '../shared/useLatest';
 import { usePieceView } from '../shared/usePiece';
 import { namesOf, useShelf } from '../shared/useShelf';
 import { Figures } from '../special/parts';
@@ -58,25 +68,34 @@ export function EvenScreen() {
   const { parts: fromFaces, loading } = useFaceColours(view.faces);
   const { shelf, fit } = useShelf();
   const act = useAct();
-  const [own, setOwn] = useState<readonly Part[]>([]);
+  const change = useChange();
+  const say = useSay();
   const [name, setName] = useState('');
   const [within, setWithin] = useState(CLOSE_ENOUGH.start.value);
-  const parts = [...fromFaces, ...own];
+  const { piece } = view;
+  const own = piece?.body.evenParts ?? [];
+  const parts = [...fromFaces, ...own.map((p, i): Part => ({ id: `photo${i + 1}`, ...p }))];
   const input = evenInput(parts, shelf, fit, within);
   const { data: plan, error } = useSWR<EvenPlan, Error>(
     input ? ['even', JSON.stringify(input)] : null,
     async () => (await computeInWorker('colour.even', input)) as EvenPlan,
     { keepPreviousData: true, revalidateOnFocus: false, shouldRetryOnError: false },
   );
-  const { piece } = view;
+  const put = useLatest((evenParts: typeof own) => change(piece, { evenParts }));
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
   const add = (file: File): void =>
     act(async () => {
       const { mean } = await fileTones(file, file.name);
-      const number = own.length + 1;
-      setOwn([...own, { id: `photo${number}`, name: name.trim() || `Part ${number}`, lab: mean }]);
+      await put.current([...own, { name: name.trim() || `Part ${own.length + 1}`, lab: mean }]);
       setName('');
     });
+  const leaveOut = (index: number): void => {
+    void put.current(own.filter((_, i) => i !== index));
+    say({
+      text: `${own[index]?.name ?? 'The part'} is left out.`,
+      action: { label: 'Undo', run: () => void put.current(own) },
+    });
+  };
   const partName = (partId: string): string => parts.find((p) => p.id === partId)?.name ?? '';
   const productName = namesOf(shelf);
   return (
@@ -101,6 +120,14 @@ export function EvenScreen() {
       >
         <TextField label="Name of the part" value={name} most={60} onChange={setName} />
         <FilePick label="Add a part from a photo" accept="image/png,image/jpeg" onFile={add} />
+        {own.map((p, i) => (
+          <Button
+            key={`${p.name} ${i}`}
+            label={`Leave out ${p.name}`}
+            kind="quiet"
+            onPress={() => leaveOut(i)}
+          />
+        ))}
       </Section>
       <Stepper
         label="They may differ by"
@@ -134,16 +161,10 @@ export function EvenScreen() {
               alarm={!plan.reached}
             />
           </Figures>
-          {plan.steps.map(({ productId, on }, i) => (
-            <Text key={productId}>
-              {`${i + 1}. ${productName(productId)}: ${on.map((o) => `${o.coats === 1 ? 'one thin coat' : `${o.coats} thin coats`} on ${partName(o.partId)}`).join(', ')}.`}
-            </Text>
+          {evenSteps(plan, productName, partName).map((step) => (
+            <Text key={step}>{step}</Text>
           ))}
-          <Text kind="strong">
-            {plan.steps.length === 0
-              ? 'They are as near to each other as your products bring them: nothing goes on.'
-              : `${partName(plan.goal)} stays as it is; the others are brought to it.`}
-          </Text>
+          <Text kind="strong">{evenGoalWords(plan, partName)}</Text>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
             {plan.parts.map((p) => (
               <Tone key={p.id} lab={p.lab} label={`${partName(p.id)}, then`} wide />

@@ -1,4 +1,3 @@
-import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Polygon } from 'react-native-svg';
 import { type Point } from '@/core/geometry';
@@ -11,50 +10,13 @@ import {
   type Spot,
   type SpotSearch,
 } from '@/core/job';
-import type { Raster } from '@/core/picture';
 import { usePicture } from '@/records';
 import { Button, Canvas, materials, Notice, Pixels, Text } from '@/ui';
 import { lookAtSpot } from '@/worker';
 import { useDraft } from '../shared/FaceBoard';
+import { useLive } from '../shared/useLive';
 import { useUnits } from '../shared/useUnits';
 import { usePictureUrl } from '../shared/useWorkshop';
-
-/** The face with its patch from where a finger holds it; of what was asked while one is drawn, only the last is. */
-function useLive(search: SpotSearch, at: Spot, toned: boolean): Raster | undefined {
-  const [picture, setPicture] = useState<Raster>();
-  const wanted = useRef<() => Promise<Raster>>(undefined);
-  const busy = useRef(false);
-  const alive = useRef(true);
-  useEffect(() => {
-    alive.current = true;
-    return () => {
-      alive.current = false;
-    };
-  }, []);
-  // The search is a new object at every render; as text it is the same.
-  const key = JSON.stringify([search, at, toned]);
-  useEffect(() => {
-    const [asked, place, near]: [SpotSearch, Spot, boolean] = JSON.parse(key);
-    wanted.current = () => lookAtSpot(asked, place, near);
-    const next = (): void => {
-      const ask = wanted.current;
-      if (!ask || busy.current) return;
-      wanted.current = undefined;
-      busy.current = true;
-      ask()
-        .then(
-          (seen) => alive.current && setPicture(seen),
-          () => undefined,
-        )
-        .finally(() => {
-          busy.current = false;
-          next();
-        });
-    };
-    next();
-  }, [key]);
-  return picture;
-}
 
 /** The patch dragged over the photo of its sheet, with the patched face beside it. */
 export function SpotByHand({
@@ -71,7 +33,8 @@ export function SpotByHand({
   const { length } = useUnits();
   const url = usePictureUrl(search.sheet.pictureId);
   const { value: at, drag, drop } = useDraft<Spot>(start, onPlace);
-  const picture = useLive(search, at, toned);
+  // The search is a new object at every render; as text it is the same.
+  const picture = useLive(JSON.stringify([search, at, toned]), () => lookAtSpot(search, at, toned));
   const { picture: photo } = usePicture(search.sheet.pictureId);
   const { wideMm } = search.sheet;
   if (!photo) return null;

@@ -114,13 +114,14 @@ async function readOldTones(
   return tonesAroundDamage(viewOf(board, pictureId), outline, others, board.plane.outline);
 }
 
-/** Colour of the sound wood around a damage. */
+/** The colour a repair shall have: what was chosen, or that of the sound wood around it. */
 export function useOldTones(
   damage: Stored<'damage'> | undefined,
   face: Stored<'face'> | undefined,
   onFace: readonly Stored<'damage'>[],
 ): { tones?: Tones; loading: boolean; problem?: string } {
-  const around = damage ? surroundings(damage, face, onFace) : undefined;
+  const aim = damage?.body.aim;
+  const around = damage && !aim ? surroundings(damage, face, onFace) : undefined;
   const key =
     damage && face?.body.picture && around?.ok
       ? ['old-tones', damage.id, face.id, JSON.stringify(around.value), face.body.picture.id]
@@ -128,6 +129,7 @@ export function useOldTones(
   const { data, error, isLoading } = useSWR<Tones | undefined, Error>(key, () =>
     damage && face ? readOldTones(damage, face, onFace) : Promise.resolve(undefined),
   );
+  if (aim) return { tones: aim.tones, loading: false };
   return {
     ...(data ? { tones: data } : {}),
     loading: isLoading,

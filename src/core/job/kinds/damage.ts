@@ -16,11 +16,15 @@ import { answersSchema, linksSchema } from '../../method';
 import { CLAMPS, type ClampId, type PlacedLayout } from '../../press';
 import {
   AIM_FROM,
+  FIRST,
+  type First,
   MOST_AIM_POINTS,
+  MOST_OWN_PARTS,
   OUTCOMES,
   TRIED,
   type CoatsOf,
   type ColourAim,
+  type Mixes,
   type Tried,
 } from '../../shelf';
 import { labSchema } from '../../colour';
@@ -110,6 +114,10 @@ export type Chosen = {
   coats?: CoatsOf[];
   /** The colour it shall have, where that is not taken from the sound wood round it. */
   aim?: ColourAim;
+  /** Fills that were mixed by hand, in parts. */
+  mixes?: Mixes;
+  /** What is done before any colour goes on, where that was chosen. */
+  first?: First;
   /** What was tried of the colouring and how it came out, the last one last. */
   tried?: Tried[];
   /** What was entered for the sums on its pages, field by field; those not there are at their start. */
@@ -194,6 +202,15 @@ const seen = {
   }),
 };
 
+const mixSchema = Joi.array()
+  .items(
+    Joi.object({
+      colourId: idSchema.required(),
+      parts: Joi.number().integer().min(1).max(MOST_OWN_PARTS).required(),
+    }),
+  )
+  .max(20);
+
 const chosen: Record<keyof Chosen, Joi.Schema> = {
   method: ids(METHODS),
   links: linksSchema,
@@ -222,6 +239,8 @@ const chosen: Record<keyof Chosen, Joi.Schema> = {
     faceId: idSchema,
     points: places(1, MOST_AIM_POINTS),
   }),
+  mixes: Joi.object({ ground: mixSchema, line: mixSchema }),
+  first: keys(FIRST),
   tried: Joi.array()
     .items(
       Joi.object({

@@ -1,0 +1,124 @@
+import { boundingBox, contains, distanceToBoundary, type Polygon } from '../geometry';
+import type { Raster } from '../picture';
+import { memory, published, sourced } from '../sources';
+import { byteOfLinear, linearOf, linearOfByte, type Lab } from './lab';
+
+/** What an eye just tells apart. Minutes of arc. */
+export const EYE_ARC_MINUTES = sourced(
+  1,
+  published('ISO 8596: Ophthalmic optics, visual acuity testing', 'acuity 1.0: a gap of one minute of arc'),
+);
+
+/** From where a repair is looked at. mm */
+export const VIEWS = {
+  close: { label: 'Close', fromMm: sourced(300, memory('nose on the table')) },
+  armsLength: { label: 'At arm’s length', fromMm: sourced(600, memory('as it is worked on')) },
+  standing: { label: 'Standing', fromMm: sourced(1600, memory('standing before it')) },
+} as const;
+export type ViewFrom = keyof typeof VIEWS;
+
+/** What runs together into one for an eye at a distance. @returns mm */
+export const resolvedMm = (distanceMm: number): number =>
+  2 * distanceMm * Math.tan(((EYE_ARC_MINUTES.value / 60) * Math.PI) / 360);
+
+/** One line of pixels blurred by a running mean of odd width. */
+function meanAlong(
+  from: Float32Array,
+  to: Float32Array,
+  count: number,
+  start: number,
+  step: number,
+  reach: number,
+): void {
+  let sum = 0;
+  const at = (i: number): number => from[start + Math.min(count - 1, Math.max(0, i)) * step] ?? 0;
+  for (let i = -reach; i <= reach; i++) sum += at(i);
+  for (let i = 0; i < count; i++) {
+    to[start + i * step] = sum / (2 * reach + 1);
+    sum += at(i + reach + 1) - at(i - reach);
+  }
+}
+
+/** Three running means are a bell. */
+const ROUNDS = 3;
+/** Full width at half of its height, in standard deviations of a bell. */
+const HALF_WIDTH_SD = 2 * Math.sqrt(2 * Math.log(2));
+const LIGHT_OF = Float32Array.from({ length: 256 }, (_, byte) => linearOfByte(byte));
+/** Bytes by light, in steps finer than a byte. */
+const STEPS = 8192;
+const BYTE_OF = Float32Array.from({ length: STEPS + 1 }, (_, k) => byteOfLinear(k / STEPS));
+
+const byteFor = (light: number): number => BYTE_OF[Math.round(STEPS * Math.min(1, Math.max(0, light)))] ?? 0;
+
+/** The colour runs over into the old wood by this much. mm */
+const SEAM_MM = 0.6;
+
+/** How much of a place's new colour each point of a picture has, 0…1, row by row; its origin at the outline's 0, 0. */
+export function coverOf(width: number, height: number, mmPerPixel: number, outline: Polygon): Float32Array {
+  const cover = new Float32Array(width * height);
+  const box = boundingBox(outline);
+  const [left, right] = [box.left, box.right].map((v) => Math.min(width - 1, Math.max(0, Math.floor(v / mmPerPixel)))); // prettier-ignore
+  const [top, bottom] = [box.top, box.bottom].map((v) => Math.min(height - 1, Math.max(0, Math.floor(v / mmPerPixel)))); // prettier-ignore
+  for (let y = top ?? 0; y <= (bottom ?? -1); y++)
+    for (let x = left ?? 0; x <= (right ?? -1); x++) {
+      const p = [(x + 0.5) * mmPerPixel, (y + 0.5) * mmPerPixel] as const;
+      if (contains(outline, p)) cover[y * width + x] = Math.min(1, distanceToBoundary(p, outline) / SEAM_MM);
+    }
+  return cover;
+}
+
+/**
+ * A picture with a place in another colour, its own figure kept: its light is filtered by as much as the place's mean light has to be, as a
+ * film of colour does.
+ *
+ * @param cover of the place, from `coverOf`
+ * @param to what the place shall be on the whole
+ */
+export function recolouredPlace(picture: Raster, cover: Float32Array, to: Lab): Raster {
+  const { width, height } = picture;
+  const data = Uint8ClampedArray.from(picture.data);
+  const goal = linearOf(to);
+  for (let c = 0; c < 3; c++) {
+    let [light, weight] = [0, 0];
+    for (let i = 0; i < width * height; i++) {
+      const share = cover[i] ?? 0;
+      if (share === 0) continue;
+      light += share * (LIGHT_OF[picture.data[4 * i + c] ?? 0] ?? 0);
+      weight += share;
+    }
+    if (light <= 0) continue;
+    const by = (Math.max(0, goal[c] ?? 0) * weight) / light;
+    for (let i = 0; i < width * height; i++) {
+      const share = cover[i] ?? 0;
+      if (share === 0) continue;
+      const own = LIGHT_OF[picture.data[4 * i + c] ?? 0] ?? 0;
+      data[4 * i + c] = byteFor(own * (1 + share * (by - 1)));
+    }
+  }
+  return { data, width, height };
+}
+
+/**
+ * A picture as an eye sees it that tells nothing finer apart than `mm`: light runs together (in linear light) with a bell as wide at half its
+ * height. What is finer than a pixel is left as it is.
+ */
+export function seenFrom(picture: Raster, mmPerPixel: number, mm: number): Raster {
+  const { width, height } = picture;
+  const sd = mm / mmPerPixel / HALF_WIDTH_SD;
+  // Of three running means of this width the variances add up.
+  const reach = Math.round((Math.sqrt((12 * sd * sd) / ROUNDS + 1) - 1) / 2);
+  if (reach < 1) return picture;
+  const data = Uint8ClampedArray.from(picture.data);
+  for (let c = 0; c < 3; c++) {
+    let now = Float32Array.from({ length: width * height }, (_, i) => LIGHT_OF[picture.data[4 * i + c] ?? 0] ?? 0);
+    let next = new Float32Array(width * height);
+    for (let round = 0; round < ROUNDS; round++) {
+      for (let y = 0; y < height; y++) meanAlong(now, next, width, y * width, 1, reach);
+      [now, next] = [next, now];
+      for (let x = 0; x < width; x++) meanAlong(now, next, height, x, width, reach);
+      [now, next] = [next, now];
+    }
+    for (let i = 0; i < width * height; i++) data[4 * i + c] = byteFor(now[i] ?? 0);
+  }
+  return { data, width, height };
+} // prettier-ignore
