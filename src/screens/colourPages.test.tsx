@@ -24,8 +24,20 @@ jest.mock('@/worker', () => ({
   swatchTones: async () => mockBare,
   tonesOfPlace: async () => mockBare,
   fileTones: async () => mockFound,
+  rectifyFace: () => new Promise(() => undefined),
+  tonesAtPicked: async () => mockFound,
+}));
+jest.mock('@/instruments', () => ({
+  ...jest.requireActual('@/instruments'),
+  readColour: async () => ({ lab: [50, 14, 30], at: 'now', simulated: true }),
 }));
 jest.setTimeout(30_000);
+
+const PATCHED = {
+  kind: 'missingVeneer',
+  method: 'veneerPatch',
+  patch: { veneerId: 'sheet-1' },
+} as const;
 
 const colours = async () => (await browserStore.list('colour')).records;
 
@@ -100,19 +112,17 @@ test('new wood is coloured with the dyes and toners owned; a board is kept and c
       'sheet-1',
     );
   });
-  const { damage } = await photographed({
-    kind: 'missingVeneer',
-    method: 'veneerPatch',
-    patch: { veneerId: 'sheet-1' },
-  });
+  const { damage } = await photographed(PATCHED);
   await openPage(<BlendScreen />, { id: damage }, 'In your own products');
   await waitFor(() => expect(screen.getByText(/^1\. .+ thin coat/)).toBeOnTheScreen(), { timeout: 20_000 });
   expect(screen.getByText(/^(Stop here|What is left|Likely)/)).toBeOnTheScreen();
   // Half-way, by a photo: what it looks like now is where the rest begins.
-  await press('Some of it is on already: plan from there');
+  await press('Tried something? Plan from there');
+  await press('A coat is on');
   await pick('Photograph it as it is now');
   await waitFor(() => expect(screen.getByText('As it is now')).toBeOnTheScreen());
-  await press('Plan from the bare wood again');
+  expect(screen.getByText('A coat is on: by a photo.')).toBeOnTheScreen();
+  await press('Take the last one back');
   await waitFor(() => expect(screen.queryByText('As it is now')).toBeNull());
   await press('I made a test board');
   await pick('Photograph the board and keep it');
@@ -139,6 +149,96 @@ test('new wood is coloured with the dyes and toners owned; a board is kept and c
   await waitFor(async () => expect((await stored('damage', damage))?.coats).toBeUndefined());
 });
 
+test('outcomes are asked, plan the rest anew, and stay in the history; what vanished is not coloured', async () => {
+  const { damage } = await photographed(PATCHED);
+  await openPage(<BlendScreen />, { id: damage }, 'In your own products');
+  await press('Tried something? Plan from there');
+  await press('A coat is on');
+  await press('Too green');
+  await waitFor(() => expect(screen.getByText('A coat is on: too green.')).toBeOnTheScreen());
+  const [first] = (await stored('damage', damage))?.tried ?? [];
+  expect(first?.lab?.[1]).toBeLessThan(mockOld.mean[1] ?? 0);
+  // Too green: what is wanted next is redder than what is there.
+  await waitFor(() => expect(screen.getByText('As it is now')).toBeOnTheScreen());
+  await press('Wiped with spirits');
+  await press('It vanishes');
+  await waitFor(() => expect(screen.getByText(/^The difference vanished under spirits/)).toBeOnTheScreen());
+  expect((await stored('damage', damage))?.tried).toHaveLength(2);
+  expect(screen.queryByText(/^1\. .+ thin coat/)).toBeNull();
+  await press('Take the last one back');
+  await waitFor(() => expect(screen.queryByText(/^The difference vanished under spirits/)).toBeNull());
+  expect((await stored('damage', damage))?.tried).toHaveLength(1);
+});
+
+test('a product is thinned with its carrier, in parts and drops; what is done first changes where it begins', async () => {
+  const { damage } = await photographed(PATCHED);
+  await openPage(<BlendScreen />, { id: damage }, 'Your recipe for this place');
+  const thin = (await screen.findAllByText(/^1 part with 3 of /))[0];
+  if (!thin) throw new Error('nothing can be thinned');
+  await act(async () => void fireEvent.press(thin));
+  await waitFor(async () =>
+    expect((await stored('damage', damage))?.coats?.some((c) => c.carrierParts === 3)).toBe(true),
+  );
+  expect(
+    screen.getByText(/^For this place: 1 part with 3 parts of .+: .+(drops?|ml) with .+(drops|ml)\.$/),
+  ).toBeOnTheScreen();
+  await press('Bleach it twice');
+  await waitFor(async () => expect((await stored('damage', damage))?.first).toBe('bleachTwice'));
+  expect(screen.getByText(/^Lye, then strong peroxide/)).toBeOnTheScreen();
+});
+
+test('the colour is taken from a photo, a board or the reader, and from the wood round it again', async () => {
+  const { damage } = await photographed({ kind: 'gouge', method: 'burnIn' });
+  await openPage(<BlendScreen />, { id: damage }, 'Mix the fill');
+  await press('The colour it shall have: as the sound wood round it');
+  await press('A photo');
+  await pick('Take the colour from a photo');
+  await waitFor(async () =>
+    expect((await stored('damage', damage))?.aim?.tones.mean).toEqual(mockFound.mean),
+  );
+  await press('Undo');
+  await waitFor(async () => expect((await stored('damage', damage))?.aim).toBeUndefined());
+  await press('The colour reader');
+  await press('Read the colour');
+  await waitFor(async () =>
+    expect((await stored('damage', damage))?.aim?.label).toBe('the colour reader (simulated)'),
+  );
+  expect((await stored('damage', damage))?.aim?.tones.ground).toEqual([50, 14, 30]);
+  await press('The sound wood round it');
+  await waitFor(async () => expect((await stored('damage', damage))?.aim).toBeUndefined());
+});
+
+test('places are picked on a face and read together', async () => {
+  const { damage, face } = await photographed({ kind: 'gouge', method: 'burnIn' });
+  await openPage(<BlendScreen />, { id: damage }, 'Mix the fill');
+  await press('The colour it shall have: as the sound wood round it');
+  await press('Places I pick');
+  const [board] = screen.UNSAFE_getAllByProps({ label: 'Top: tap sound wood' });
+  const onTap: unknown = board?.props.onTap;
+  if (typeof onTap !== 'function') throw new Error('the face takes no taps');
+  await act(async () => void onTap([100, 80]));
+  await waitFor(async () => expect((await stored('damage', damage))?.aim).toMatchObject({ from: 'points', faceId: face, label: 'One place on Top', tones: mockFound })); // prettier-ignore
+  await press('Take the last place away');
+  await waitFor(async () => expect((await stored('damage', damage))?.aim).toBeUndefined());
+});
+
+test('a fill is mixed by hand: parts that are dragged are kept with the damage', async () => {
+  const { damage } = await photographed({ kind: 'gouge', method: 'burnIn' });
+  await openPage(<BlendScreen />, { id: damage }, 'Mix the fill');
+  await waitFor(() => expect(screen.getAllByText('Mix it by hand').length).toBe(2), { timeout: 15_000 });
+  await act(async () => void fireEvent.press(screen.getAllByText('Mix it by hand')[0] ?? screen.root));
+  const [slider] = screen.UNSAFE_getAllByProps({ role: 'slider' });
+  const key: unknown = slider?.props.onKeyDown;
+  if (typeof key !== 'function') throw new Error('no slider');
+  const before = slider?.props['aria-valuenow'];
+  await act(async () => void key({ key: 'ArrowRight', preventDefault: () => undefined }));
+  await waitFor(async () =>
+    expect((await stored('damage', damage))?.mixes?.ground?.[0]?.parts).toBe(Math.min(6, before + 1)),
+  );
+  await press('Follow the proposal again');
+  await waitFor(async () => expect((await stored('damage', damage))?.mixes).toEqual({}));
+});
+
 test('parts are brought to the darker of them, one from a photo; a wish that cannot be met is told', async () => {
   const { piece } = await photographed({});
   await openPage(<EvenScreen />, { id: piece }, 'Two parts at least');
@@ -148,6 +248,12 @@ test('parts are brought to the darker of them, one from a photo; a wish that can
   expect(screen.getByText('Rail stays as it is; the others are brought to it.')).toBeOnTheScreen();
   expect(screen.getByText(/^1\. .+ thin coats? on Top\.$|^1\. .+ on Top\.$/)).toBeOnTheScreen();
   expect(screen.getByText(/^(Lay every product|Together they come)/)).toBeOnTheScreen();
+  // What was added is there the next time, and can be left out.
+  expect((await stored('piece', piece))?.evenParts).toEqual([{ name: 'Rail', lab: mockFound.mean }]);
+  await press('Leave out Rail');
+  await waitFor(async () => expect((await stored('piece', piece))?.evenParts).toEqual([]));
+  await press('Undo');
+  await waitFor(async () => expect((await stored('piece', piece))?.evenParts).toHaveLength(1));
 });
 
 test('boards are found by wood or product, and one can be deleted', async () => {

@@ -145,5 +145,7 @@ export const workerMock = {
   findKnownThing: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
   grainInPhoto: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
   regionInPhoto: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
+  lookAtRepair: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
+  tonesAtPicked: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
   findSpots: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
 };

@@ -58,7 +58,7 @@ export {
   COAT_ML_PER_100_CM2,
   DROPS_PER_ML,
   shareOf,
-  THINNED,
+  thinnings,
   thinnedTo,
   thinnedWords,
   type Batch,

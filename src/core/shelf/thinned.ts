@@ -1,8 +1,15 @@
 import { memory, published, sourced } from '../sources';
 import type { CoatsOf } from './colour';
 
-/** A product as it comes, or so many parts of its carrier to one part of it. */
-export const THINNED = [0, 1, 3] as const;
+/** A product as it comes, or so many parts of its carrier to one part of it: each halves what is in a coat. */
+const THINNED = [0, 1, 3] as const;
+
+/** Ways of thinning a product, for choosing. @param carrier its name */
+export const thinnings = (carrier: string): { value: number; label: string }[] =>
+  THINNED.map((value) => ({
+    value,
+    label: value === 0 ? 'As it comes' : `1 part with ${value} of ${carrier}`,
+  }));
 
 /** So much of its colour is in a coat. 0…1 */
 export const shareOf = (carrierParts: number | undefined): number => 1 / (1 + (carrierParts ?? 0));

@@ -13,22 +13,29 @@ export const TRIED = {
 } as const;
 export type TriedWhat = keyof typeof TRIED;
 
-/**
- * How it came out, and how far the colour then lies from the goal, as a step in CIELAB of length one.
- * `vanished`: nothing is left to colour.
- */
+/** How it came out. `vanished`: nothing is left to colour. */
 export const OUTCOMES = {
-  vanished: { label: 'It vanishes', toward: undefined },
-  right: { label: 'Right', toward: undefined },
-  light: { label: 'Too light', toward: [1, 0, 0] },
-  dark: { label: 'Too dark', toward: [-1, 0, 0] },
-  green: { label: 'Too green', toward: [0, -1, 0] },
-  red: { label: 'Too red', toward: [0, 1, 0] },
-  yellow: { label: 'Too yellow', toward: [0, 0, 1] },
-  grey: { label: 'Too grey', toward: [0, 0, -1] },
-  measured: { label: 'By a photo', toward: undefined },
-} as const satisfies Record<string, { label: string; toward: Lab | undefined }>;
+  vanished: { label: 'It vanishes' },
+  right: { label: 'Right' },
+  light: { label: 'Too light' },
+  dark: { label: 'Too dark' },
+  green: { label: 'Too green' },
+  red: { label: 'Too red' },
+  yellow: { label: 'Too yellow' },
+  grey: { label: 'Too grey' },
+  measured: { label: 'By a photo' },
+} as const;
 export type Outcome = keyof typeof OUTCOMES;
+
+/** Which way the colour then lies from the goal, as a step of length one in CIELAB. */
+const TOWARD: Partial<Record<Outcome, Lab>> = {
+  light: [1, 0, 0],
+  dark: [-1, 0, 0],
+  green: [0, -1, 0],
+  red: [0, 1, 0],
+  yellow: [0, 0, 1],
+  grey: [0, 0, -1],
+};
 
 /** What may be said of each. */
 export const OUTCOMES_OF: Record<TriedWhat, readonly Outcome[]> = {
@@ -57,7 +64,7 @@ const SAID = sourced(
 /** The colour a place is thought to have when it is said to be off the goal one way. @returns nothing for what says nothing of colour */
 export function saidColour(goal: Lab, outcome: Outcome): Lab | undefined {
   if (outcome === 'right' || outcome === 'vanished') return goal;
-  const { toward } = OUTCOMES[outcome];
+  const toward = TOWARD[outcome];
   if (!toward) return undefined;
   const by = SAID.value;
   return [

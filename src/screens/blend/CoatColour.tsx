@@ -46,6 +46,7 @@ export function CoatColour({
   const first = firstOf(damage.body.first, methods);
   const bare = colourAfterFirst(wood0, first);
   const standing = standingOf(damage.body.tried ?? []);
+  const done = standing.at === 'done';
   const now = standing.at === 'colour' ? standing : undefined;
   const start = now?.lab ?? bare;
   const clears = shelf.filter((c) => roleOf(c.body.kind) === 'clear');
@@ -122,8 +123,11 @@ export function CoatColour({
       )}
       <TriedSection damage={damage} goal={goal} standing={standing} />
       {error ? <Notice kind="stop">{error.message}</Notice> : null}
-      {!data && !error ? <Progress label="Trying your products with one another" fraction={0.5} /> : null}
-      {data && choice && outlook ? (
+      {standing.at === 'done' ? <Notice kind="rest">{standing.why}</Notice> : null}
+      {!data && !error && !done ? (
+        <Progress label="Trying your products with one another" fraction={0.5} />
+      ) : null}
+      {data && choice && outlook && !done ? (
         <>
           {choice.steps.length === 0 ? (
             <Text>None of your products brings it nearer without going too far.</Text>

@@ -2,7 +2,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { hexFromLab, type Lab } from '@/core/colour';
 import { laidByHand, sweepOf, type CoatStep, type Fit } from '@/core/pigment';
 import type { RepairView } from '@/core/job';
-import { batchWords, boardsToCopy, CARRIERS, coatsOf, coatsOutlook, differenceWords, MOST_BOARD_COATS, outlookWords, roleOf, THINNED, thinnedTo, wantedCoats, type CoatsOf, type RecipeCoats } from '@/core/shelf'; // prettier-ignore
+import { batchWords, boardsToCopy, CARRIERS, coatsOf, coatsOutlook, differenceWords, MOST_BOARD_COATS, outlookWords, roleOf, thinnings, thinnedTo, wantedCoats, type CoatsOf, type RecipeCoats } from '@/core/shelf'; // prettier-ignore
 import type { Stored } from '@/records';
 import { Button, Chips, Figure, Section, Stepper, Text, useSay, useTheme } from '@/ui';
 import { Tone } from '../shared/Swatch';
@@ -113,11 +113,8 @@ export function OwnRecipe({
             <>
               <Chips
                 label={`${nameOf(coat.id)}: how thin`}
-                options={THINNED.map((parts) => ({
-                  value: parts,
-                  label: parts === 0 ? 'As it comes' : `1 part with ${parts} of ${carrierOf(coat.id)}`,
-                }))}
-                value={THINNED.find((parts) => parts === (of(coat.id).carrierParts ?? 0))}
+                options={thinnings(carrierOf(coat.id))}
+                value={of(coat.id).carrierParts ?? 0}
                 onChange={(parts) => thin(coat.id, parts)}
               />
               <Text kind="quiet">{`For this place: ${batchWords({ ...of(coat.id), coats }, areaMm2, carrierOf(coat.id))}`}</Text>

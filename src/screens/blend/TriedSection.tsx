@@ -11,7 +11,7 @@ import {
   type TriedWhat,
 } from '@/core/shelf';
 import { localNow, type Stored } from '@/records';
-import { Button, Chips, FilePick, Fold, Notice, Row, Text, TextField, useSay } from '@/ui';
+import { Button, Chips, FilePick, Fold, Row, Text, TextField, useSay } from '@/ui';
 import { fileTones } from '@/worker';
 import { Tone } from '../shared/Swatch';
 import { useAct } from '../shared/useAct';
@@ -110,7 +110,6 @@ export function TriedSection({
       ) : null}
       {standing.at === 'bare' ? null : (
         <>
-          {standing.at === 'done' ? <Notice kind="rest">{standing.why}</Notice> : null}
           <Button
             label="Take the last one back"
             kind="quiet"

@@ -1,0 +1,122 @@
+import { deltaE00, type Lab } from '../colour';
+import { laidByHand, type Colourant } from '../pigment';
+import {
+  batchOf,
+  batchWords,
+  bleachNeeded,
+  colourAfterFirst,
+  evenTones,
+  firstOf,
+  mixedByHand,
+  moreSpread,
+  outlookBefore,
+  pickedLabel,
+  recipeLine,
+  saidColour,
+  spreadOfFirst,
+  standingOf,
+  thinnedTo,
+  triedWords,
+  wantedCoats,
+  withParts,
+  type CoatsOf,
+  type Tried,
+} from '.';
+
+const DYE = { id: 'dye', kind: 'dye', lab: [60, 18, 34], strength: 1 } as const;
+const tried = (over: Partial<Tried>): Tried => ({ at: '2026-03-02T10:00:00', what: 'coat', outcome: 'green', note: '', ...over }); // prettier-ignore
+
+test('two coats thinned one to one are one coat as it comes: half of the colour is in each (Beer–Lambert)', () => {
+  const start: Lab = [75, 8, 22];
+  const whole = laidByHand(start, start, wantedCoats([{ colourId: 'dye', coats: 1 }], [DYE])).final;
+  const halves = laidByHand(start, start, wantedCoats([{ colourId: 'dye', coats: 2, carrierParts: 1 }], [DYE])).final; // prettier-ignore
+  const quarters = laidByHand(start, start, wantedCoats([{ colourId: 'dye', coats: 4, carrierParts: 3 }], [DYE])).final; // prettier-ignore
+  expect(deltaE00(whole, halves)).toBeLessThan(1e-6);
+  expect(deltaE00(whole, quarters)).toBeLessThan(1e-6);
+  const one = laidByHand(start, start, wantedCoats([{ colourId: 'dye', coats: 1, carrierParts: 1 }], [DYE])).final; // prettier-ignore
+  expect(one[0]).toBeGreaterThan(whole[0]);
+});
+
+test('a batch by hand: 200 cm², three coats, one to three', () => {
+  // 0.8 ml for 100 cm² and coat: 2 × 0.8 × 3 = 4.8 ml, a quarter of it product.
+  const coats: CoatsOf = { colourId: 'dye', coats: 3, carrierParts: 3 };
+  expect(batchOf(coats, 20_000)).toEqual({
+    productMl: expect.closeTo(1.2, 9),
+    carrierMl: expect.closeTo(3.6, 9),
+  });
+  expect(batchWords(coats, 20_000, 'water')).toBe('1 part with 3 parts of water: 1.2 ml with 3.6 ml.');
+  // A small place: a millilitre at the least, in drops of a twentieth, the parts whole.
+  expect(batchWords({ ...coats, coats: 1 }, 500, 'spirit')).toBe('1 part with 3 parts of spirit: 5 drops with 15 drops.'); // prettier-ignore
+  expect(batchWords({ colourId: 'dye', coats: 1 }, 500, 'spirit')).toBe('As it comes, 20 drops.');
+  expect(recipeLine([coats], () => 'brown dye')).toBe('3 thin coats of brown dye, thinned 1 to 3');
+});
+
+test('thinning one product leaves the others as they are, and can be taken back', () => {
+  const recipe: CoatsOf[] = [
+    { colourId: 'a', coats: 1 },
+    { colourId: 'b', coats: 2, carrierParts: 1 },
+  ];
+  expect(thinnedTo(recipe, 'a', 3)).toEqual([{ colourId: 'a', coats: 1, carrierParts: 3 }, recipe[1]]);
+  expect(thinnedTo(recipe, 'b', 0)).toEqual([recipe[0], { colourId: 'b', coats: 2 }]);
+});
+
+test('bleach makes nothing darker, redder or yellower, each treatment less than the one before; it is never sure', () => {
+  const walnut: Lab = [42, 10, 20];
+  const [once, twice, thrice] = (['bleachOnce', 'bleachTwice', 'bleachThrice'] as const).map((f) => colourAfterFirst(walnut, f)); // prettier-ignore
+  if (!once || !twice || !thrice) throw new Error('three were asked for');
+  expect(once[0]).toBeGreaterThan(walnut[0]);
+  expect(twice[0] - once[0]).toBeLessThan(once[0] - walnut[0]);
+  expect(thrice[0] - twice[0]).toBeLessThan(twice[0] - once[0]);
+  const pale: Lab = [92, 0, 10];
+  expect(colourAfterFirst(pale, 'bleachThrice')).toEqual(pale);
+  expect(colourAfterFirst(walnut, 'none')).toEqual(walnut);
+  expect(bleachNeeded(walnut, [30, 8, 15])).toBeUndefined();
+  expect(bleachNeeded(walnut, [once[0] - 0.1, 8, 15])).toBe('bleachOnce');
+  expect(bleachNeeded(walnut, [once[0] + 0.1, 8, 15])).toBe('bleachTwice');
+  expect(bleachNeeded(walnut, [99, 0, 0])).toBeUndefined();
+  expect(spreadOfFirst('none')).toBe(0);
+  expect(spreadOfFirst('bleachTwice')).toBeGreaterThan(spreadOfFirst('bleachOnce'));
+  expect(firstOf(undefined, ['woodBleach'])).toBe('bleachTwice');
+  expect(firstOf('none', ['woodBleach'])).toBe('none');
+  const sure = outlookBefore(1, 2);
+  expect(moreSpread(sure, 5)?.spread).toBeCloseTo(Math.hypot(sure.spread, 5), 9);
+  expect(moreSpread(undefined, 5)).toBeUndefined();
+});
+
+test('the last word counts; a board is not the place itself', () => {
+  const goal: Lab = [45, 13, 28];
+  const lab = saidColour(goal, 'green');
+  expect(lab?.[1]).toBeLessThan(goal[1]);
+  expect(saidColour([99, 0, 0], 'light')?.[0]).toBe(100);
+  expect(saidColour(goal, 'measured')).toBeUndefined();
+  expect(standingOf([])).toEqual({ at: 'bare' });
+  const green = tried({ ...(lab ? { lab } : {}) });
+  expect(standingOf([green])).toEqual({ at: 'colour', lab, finished: false });
+  expect(standingOf([green, tried({ what: 'board', outcome: 'right' })])).toMatchObject({ at: 'colour' });
+  expect(standingOf([green, tried({ outcome: 'right' })])).toMatchObject({ at: 'done' });
+  expect(standingOf([tried({ what: 'wipe', outcome: 'vanished' }), green])).toMatchObject({ at: 'colour' });
+  expect(triedWords(tried({ note: 'Under the lamp.' }))).toBe('A coat is on: too green. Under the lamp.');
+});
+
+test('a mixture by hand: one colour is itself, common factors change nothing, what is gone falls out', () => {
+  const sticks: Colourant[] = [
+    { id: 'a', lab: [70, 10, 40] },
+    { id: 'b', lab: [30, 12, 16] },
+  ];
+  expect(mixedByHand([], [50, 10, 20], sticks)).toBeUndefined();
+  expect(mixedByHand([{ colourId: 'gone', parts: 2 }], [50, 10, 20], sticks)).toBeUndefined();
+  const alone = mixedByHand([{ colourId: 'a', parts: 3 }], [70, 10, 40], sticks);
+  expect(alone?.deltaE00).toBeLessThan(0.5);
+  const [once, twice] = [1, 2].map((k) => mixedByHand([{ colourId: 'a', parts: 2 * k }, { colourId: 'b', parts: k }], [50, 10, 20], sticks)); // prettier-ignore
+  expect(deltaE00(once?.lab ?? [0, 0, 0], twice?.lab ?? [100, 0, 0])).toBeLessThan(1e-9);
+  const mix = withParts([{ colourId: 'a', parts: 2 }], 'b', 1);
+  expect(mix).toEqual([{ colourId: 'a', parts: 2 }, { colourId: 'b', parts: 1 }]); // prettier-ignore
+  expect(withParts(mix, 'a', 0)).toEqual([{ colourId: 'b', parts: 1 }]);
+  expect(withParts(mix, 'a', 5)[0]).toEqual({ colourId: 'a', parts: 5 });
+});
+
+test('places and one colour in words and tones', () => {
+  expect(pickedLabel(1, 'Top')).toBe('One place on Top');
+  expect(pickedLabel(3, 'Top')).toBe('3 places on Top');
+  expect(evenTones([50, 10, 20])).toMatchObject({ ground: [50, 10, 20], line: [50, 10, 20] });
+});
