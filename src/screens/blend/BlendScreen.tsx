@@ -29,7 +29,6 @@ import {
   linksOfChain,
   repairView,
   sandingOf,
-  sheetPhoto,
   surfaceRisk,
   topFinishOf,
 } from '@/core/job';
@@ -61,15 +60,7 @@ export function BlendScreen() {
       : undefined;
   const sanding = face ? sandingOf(treated, face.body, isPatch ? veneer?.body : undefined) : undefined;
   const blend = plan?.ok ? plan.value : undefined;
-  const look =
-    view.repair && coloured
-      ? repairView(
-          view.repair,
-          veneer?.body.pictureId && veneer.body.photoWideMm !== undefined
-            ? sheetPhoto(veneer.body, veneer.body.pictureId, veneer.body.photoWideMm, damage.id)
-            : undefined,
-        )
-      : undefined;
+  const look = view.repair && coloured ? repairView(view.repair, veneer?.body) : undefined;
   const surface = surfaceRisk(piece.body, face?.body);
   return (
     <Page

@@ -32,10 +32,7 @@ export function TheLook({
   const look = { to: final, finestMm: resolvedMm(VIEWS[from].fromMm.value) };
   const picture = useLive(JSON.stringify([repair, look]), () => lookAtRepair(repair, look));
   return (
-    <Section
-      title="As it will look"
-      help={`The place on its face in the colour of the coats that are on. From afar what lies closer together than the eye tells runs into one: ${describeSource(EYE_ARC_MINUTES.source)}`}
-    >
+    <Section title="As it will look" help="The place on its face in the colour of the coats that are on.">
       {laid.length > 0 ? (
         <CheckChips<string>
           label="Coats that are on"
@@ -59,6 +56,7 @@ export function TheLook({
           most={420}
         />
       </View>
+      <Text kind="quiet">{`From afar, what lies closer together than the eye tells runs into one. ${describeSource(EYE_ARC_MINUTES.source)}`}</Text>
     </Section>
   );
 }
