@@ -213,14 +213,18 @@ function inTime(links: readonly WorkedLink[], main: MethodId, order: readonly Ph
 
 /** What is done at each step of a blend, for its cautions. */
 export const BLEND_DEEDS: Record<BlendStep['id'], readonly Deed[]> = {
+  wipe: ['solvent'],
+  look: [],
   dye: ['solvent', 'oil'],
   lines: ['solvent', 'oil'],
   seal: ['solvent'],
   glaze: ['solvent'],
   toner: ['solvent', 'spray', 'oil'],
 };
-const BLEND_PHASE: Record<BlendStep['id'], PhaseId> = { dye: 'stain', lines: 'stain', seal: 'seal', glaze: 'blend', toner: 'blend' }; // prettier-ignore
+const BLEND_PHASE: Record<BlendStep['id'], PhaseId> = { wipe: 'stain', look: 'stain', dye: 'stain', lines: 'stain', seal: 'seal', glaze: 'blend', toner: 'blend' }; // prettier-ignore
 const BLEND_ATTENDED: Record<BlendStep['id'], number> = {
+  wipe: 10,
+  look: 5,
   dye: 15,
   lines: 15,
   seal: 10,

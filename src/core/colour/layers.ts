@@ -8,7 +8,8 @@ export type TopFinish = 'shellac' | 'lacquer' | 'varnish' | 'oil';
 export type Layer = { transmitted: Linear };
 
 export type BlendStep = {
-  id: 'dye' | 'lines' | 'seal' | 'glaze' | 'toner';
+  /** `wipe` and `look`: what is asked on the way. */
+  id: 'wipe' | 'look' | 'dye' | 'lines' | 'seal' | 'glaze' | 'toner';
   title: string;
   detail: string;
   /** Colour before and after, where the step changes one. */

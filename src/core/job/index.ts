@@ -167,3 +167,4 @@ export {
 } from './sums';
 export { arrowAt, grainReadOn, newLeaf, startPlan } from './grainPlans';
 export { repairView, type RepairView } from './look';
+export { colouringOf, colourStart } from './colouring';

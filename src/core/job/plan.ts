@@ -9,9 +9,10 @@ import {
   type Schedule,
 } from '../bench';
 import { takesColour, tonesIn, type MaterialId, type MethodId } from '../catalogue';
+import { colouringOf } from './colouring';
 import { attempt, type JobContext } from '../check';
 import type { Learned } from '../figures';
-import { blendPlan, type BlendPlan, type Tones, type TopFinish } from '../colour';
+import type { BlendPlan, Tones, TopFinish } from '../colour';
 import { isUnderPaint } from './decide';
 import { formatMinutes } from '../units';
 import { linkPlansOf, type LinkPlan } from './links';
@@ -85,7 +86,8 @@ function blendOf({ damage, treated }: Repair, links: readonly LinkPlan[], tones:
     ? tones?.within?.[damage.id]
     : tones?.stock[damage.body.patch.veneerId ?? ''];
   if (!old || !bare || isUnderPaint(treated) || !links.some((l) => takesColour(l.method))) return undefined;
-  const plan = attempt(() => blendPlan(old, bare, topFinishOf(treated)));
+  const methods = links.map((l) => l.method);
+  const plan = attempt(() => colouringOf(damage.body, old, bare, topFinishOf(treated), methods));
   return plan.ok ? plan.value : undefined;
 }
 

@@ -1,5 +1,5 @@
 import { damageLabel, measuredWords, repairWords, type Damage, type Face, type LogEntry, type Named, type Piece, type Shop } from '../job'; // prettier-ignore
-import { recipeLine } from '../shelf';
+import { colouringLines, recipeLine } from '../shelf';
 import { jpegBytes, setPages, type Block, type Page } from '../print';
 import { FINISH_GOALS, SCHOOLS } from '../terms';
 import { formatMinutes } from '../units';
@@ -58,6 +58,7 @@ export function recordPages({
     });
     if (d.body.coats?.some((c) => c.coats > 0) && colourName)
       blocks.push({ kind: 'row', left: 'Coloured with', right: recipeLine(d.body.coats, colourName) });
+    for (const [left, right] of colouringLines(d.body)) blocks.push({ kind: 'row', left, right });
   }
   blocks.push({ kind: 'heading', level: 2, text: 'Work done' });
   if (log.length === 0) blocks.push({ kind: 'paragraph', text: 'No step has been ticked yet.' });

@@ -5,6 +5,7 @@ import {
   batchWords,
   bleachNeeded,
   colourAfterFirst,
+  colouringLines,
   evenTones,
   firstOf,
   mixedByHand,
@@ -119,4 +120,20 @@ test('places and one colour in words and tones', () => {
   expect(pickedLabel(1, 'Top')).toBe('One place on Top');
   expect(pickedLabel(3, 'Top')).toBe('3 places on Top');
   expect(evenTones([50, 10, 20])).toMatchObject({ ground: [50, 10, 20], line: [50, 10, 20] });
+});
+
+test('the record says where the colour came from, what was done first, and what was tried', () => {
+  expect(colouringLines({})).toEqual([]);
+  expect(
+    colouringLines({
+      aim: { from: 'reader', label: 'the colour reader', tones: evenTones([50, 10, 20]) },
+      first: 'bleachOnce',
+      tried: [tried({})],
+    }),
+  ).toEqual([
+    ['Colour taken from', 'the colour reader'],
+    ['Before any colour', 'Bleach it once'],
+    ['2026-03-02', 'A coat is on: too green.'],
+  ]);
+  expect(colouringLines({ first: 'none' })).toEqual([]);
 });

@@ -76,3 +76,4 @@ export {
 } from './first';
 export { CLOSE_ENOUGH, evenGoalWords, evenInput, evenOutlook, evenSteps } from './evening';
 export { MOST_OWN_PARTS, mixedByHand, withParts, type MixAim, type Mixes, type OwnMix } from './ownMix';
+export { colouringLines } from './record';

@@ -1,6 +1,6 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
-import { blendPlan, LAYER_MODEL, UNSEEN_FROM_A_STEP_BACK } from '@/core/colour';
+import { LAYER_MODEL, UNSEEN_FROM_A_STEP_BACK } from '@/core/colour';
 import { bringsWood, fillsInColour, methodById, tonesIn } from '@/core/catalogue';
 import { EDGE_FACTOR, GRITS, LEAST_LEFT_MM, SCRATCH_SHARE } from '@/core/sanding';
 import { describeSource } from '@/core/sources';
@@ -24,6 +24,7 @@ import { NewWood } from './NewWood';
 import { VeneerLeft } from './VeneerLeft';
 import { areaOf } from '@/core/geometry';
 import {
+  colouringOf,
   damageLabel,
   isUnderPaint,
   linksOfChain,
@@ -56,7 +57,7 @@ export function BlendScreen() {
   const oldTones = old.tones;
   const plan =
     coloured && !painted && oldTones && bare
-      ? attempt(() => blendPlan(oldTones, bare, topFinishOf(treated)))
+      ? attempt(() => colouringOf(damage.body, oldTones, bare, topFinishOf(treated), links))
       : undefined;
   const sanding = face ? sandingOf(treated, face.body, isPatch ? veneer?.body : undefined) : undefined;
   const blend = plan?.ok ? plan.value : undefined;
@@ -188,19 +189,21 @@ export function BlendScreen() {
                     last
                   />
                 ) : null}
-                <Row
-                  title="Wait before the next layer"
-                  detail={s.scuffGrit ? `Then scuff with ${s.scuffGrit.value} (ISO 6344)` : 'No scuffing'}
-                  value={formatMinutes(s.waitMin.value)}
-                  source={describeSource(s.waitMin.source)}
-                  last
-                />
+                {s.waitMin.value > 0 ? (
+                  <Row
+                    title="Wait before the next layer"
+                    detail={s.scuffGrit ? `Then scuff with ${s.scuffGrit.value} (ISO 6344)` : 'No scuffing'}
+                    value={formatMinutes(s.waitMin.value)}
+                    source={describeSource(s.waitMin.source)}
+                    last
+                  />
+                ) : null}
               </View>
             ))}
           </Section>
         </>
       ) : null}
-      {blend && oldTones && bare ? (
+      {coloured && !painted && oldTones && bare ? (
         <CoatColour
           damage={damage}
           start={bare.mean}
