@@ -4,6 +4,7 @@ import {
   changeRecord,
   createRecord,
   newPiece,
+  readEarly,
   removeRecords,
   StoreError,
   useList,
@@ -101,4 +102,27 @@ test('settings changed faster than they are written all stay', async () => {
       theme: 'lamplight',
     }),
   );
+});
+
+test('what is read early while something is being written does not hide it', async () => {
+  const { result } = renderHook(() => useList('veneer'));
+  await waitFor(() => expect(result.current.loading).toBe(false));
+  let write: () => void = () => undefined;
+  const create = browserStore.create.bind(browserStore);
+  jest.spyOn(browserStore, 'create').mockImplementationOnce(async (...args) => {
+    await new Promise<void>((resolve) => (write = resolve));
+    return create(...args);
+  });
+  const sheet = { name: 'Ash', species: 'ash', thicknessMm: 0.6, alongMm: 300, acrossMm: 90, note: '' };
+  await act(async () => {
+    const created = createRecord('veneer', sheet, 'v1');
+    const early = readEarly('veneer');
+    // Long enough for the list to be read as it was.
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    write();
+    await Promise.all([created, early]);
+  });
+  await waitFor(() => expect(names(result.current)).toEqual(['Ash']));
+  await act(async () => void (await new Promise((resolve) => setTimeout(resolve, 50))));
+  expect(names(result.current)).toEqual(['Ash']);
 });

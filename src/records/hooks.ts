@@ -46,6 +46,8 @@ async function listOf<K extends Kind>(kind: K): Promise<Loaded<K>> {
 
 /** Reads the records of a kind before a page asks for them; that they cannot be read is told when one does. */
 export async function readEarly(kind: Exclude<Kind, 'picture'>): Promise<void> {
+  // What is read beside a write would take its place on the page: the list as it was before.
+  while (writing.size > 0) await Promise.allSettled(writing);
   await mutate(listKey(kind), () => listOf(kind), { revalidate: false }).catch(() => undefined);
 }
 
@@ -87,6 +89,9 @@ export function useShop(): { shop: KnownShop; record?: Stored<'shop'>; loading: 
 
 type Changing<K extends Kind> = (list: Loaded<K>) => Loaded<K>;
 
+/** Changes that are shown and not yet written. */
+const writing = new Set<Promise<unknown>>();
+
 /** Shows a change at once, writes it, and takes it back when the store refuses it. */
 async function optimistic<K extends Kind, T>(
   kind: K,
@@ -94,7 +99,7 @@ async function optimistic<K extends Kind, T>(
   write: () => Promise<T>,
 ): Promise<T> {
   let result: T | undefined;
-  await mutate<Loaded<K>>(
+  const shown = mutate<Loaded<K>>(
     listKey(kind),
     async () => {
       result = await write();
@@ -107,6 +112,8 @@ async function optimistic<K extends Kind, T>(
       revalidate: true,
     },
   );
+  writing.add(shown);
+  await shown.finally(() => writing.delete(shown));
   await changed([kind]);
   return result as T;
 }
