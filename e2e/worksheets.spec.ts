@@ -63,11 +63,25 @@ test('the best spot on a sheet is found, seen on the face before it is cut, take
     timeout: 60_000,
   });
   await page.getByRole('radio', { name: 'As it is cut' }).click();
+  const line = page.getByRole('slider', { name: /^Before and with the patch from spot 1/ });
+  await line.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(line).toHaveAttribute('aria-valuenow', '55');
   await page.getByRole('radio', { name: 'Drawn', exact: true }).click();
   await page.getByRole('button', { name: 'Take spot 1' }).click();
   await expect(page.getByText(/^Taken: Its middle \d+ mm from the left/)).toBeVisible();
   await page.reload();
   await expect(page.getByText(/^Taken: Its middle \d+ mm from the left/)).toBeVisible();
+
+  // With a second patch on the piece the stock can be ranked for both.
+  await changeStored(page, 'damage/lectern-1', { method: 'veneerPatch' });
+  await page.reload();
+  await page.getByRole('radio', { name: /^All 2 patches of the piece/ }).click();
+  await expect(page.getByText(/^1\. /).first()).toBeVisible();
+  await expect(page.getByRole('radio', { name: /^All 2 patches of the piece/ })).toHaveAttribute(
+    'aria-checked',
+    'true',
+  );
 });
 
 /** Drags the ring of a size by so many page pixels. */
