@@ -26,6 +26,6 @@ export function repairLooker(
     const coloured = to ? recolouredPlace(base, cover, to) : base;
     const seen = seenFrom(coloured, repair.view.mmPerPixel, finestMm);
     // What is kept is not given away with its pixels.
-    return seen === base ? { ...base, data: Uint8ClampedArray.from(base.data) } : seen;
+    return seen === base ? { ...base, data: base.data.slice() } : seen;
   };
 }

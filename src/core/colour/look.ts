@@ -21,26 +21,45 @@ export type ViewFrom = keyof typeof VIEWS;
 export const resolvedMm = (distanceMm: number): number =>
   2 * distanceMm * Math.tan(((EYE_ARC_MINUTES.value / 60) * Math.PI) / 360);
 
-/** One line of pixels blurred by a running mean of odd width. */
-function meanAlong(
-  from: Float32Array,
-  to: Float32Array,
-  count: number,
-  start: number,
-  step: number,
-  reach: number,
-): void {
-  let sum = 0;
-  const at = (i: number): number => from[start + Math.min(count - 1, Math.max(0, i)) * step] ?? 0;
-  for (let i = -reach; i <= reach; i++) sum += at(i);
-  for (let i = 0; i < count; i++) {
-    to[start + i * step] = sum / (2 * reach + 1);
-    sum += at(i + reach + 1) - at(i - reach);
+/** A line blurred by a running mean of odd width; beyond its ends it goes on as it ends. */
+function meanAlong(from: Float32Array, to: Float32Array, reach: number): void {
+  const last = from.length - 1;
+  const share = 1 / (2 * reach + 1);
+  const first = from[0] ?? 0;
+  const end = from[last] ?? 0;
+  let sum = (reach + 1) * first;
+  for (let i = 1; i <= reach; i++) sum += i <= last ? (from[i] ?? 0) : end;
+  for (let i = 0; i <= last; i++) {
+    to[i] = sum * share;
+    sum += i + reach < last ? (from[i + reach + 1] ?? 0) : end;
+    sum -= i >= reach ? (from[i - reach] ?? 0) : first;
   }
 }
 
 /** Three running means are a bell. */
 const ROUNDS = 3;
+
+/** Every line of a plane blurred, each taken out, blurred, and put back: what lies apart in memory is fetched once. */
+function blurLines(
+  plane: Float32Array,
+  lines: number,
+  between: number,
+  points: number,
+  apart: number,
+  reach: number,
+): void {
+  let [now, next] = [new Float32Array(points), new Float32Array(points)];
+  for (let line = 0; line < lines; line++) {
+    const start = line * between;
+    for (let i = 0; i < points; i++) now[i] = plane[start + i * apart] ?? 0;
+    for (let round = 0; round < ROUNDS; round++) {
+      meanAlong(now, next, reach);
+      [now, next] = [next, now];
+    }
+    for (let i = 0; i < points; i++) plane[start + i * apart] = now[i] ?? 0;
+  }
+}
+
 /** Full width at half of its height, in standard deviations of a bell. */
 const HALF_WIDTH_SD = 2 * Math.sqrt(2 * Math.log(2));
 const LIGHT_OF = Float32Array.from({ length: 256 }, (_, byte) => linearOfByte(byte));
@@ -76,7 +95,7 @@ export function coverOf(width: number, height: number, mmPerPixel: number, outli
  */
 export function recolouredPlace(picture: Raster, cover: Float32Array, to: Lab): Raster {
   const { width, height } = picture;
-  const data = Uint8ClampedArray.from(picture.data);
+  const data = picture.data.slice();
   const goal = linearOf(to);
   for (let c = 0; c < 3; c++) {
     let [light, weight] = [0, 0];
@@ -108,17 +127,13 @@ export function seenFrom(picture: Raster, mmPerPixel: number, mm: number): Raste
   // Of three running means of this width the variances add up.
   const reach = Math.round((Math.sqrt((12 * sd * sd) / ROUNDS + 1) - 1) / 2);
   if (reach < 1) return picture;
-  const data = Uint8ClampedArray.from(picture.data);
+  const data = picture.data.slice();
+  const plane = new Float32Array(width * height);
   for (let c = 0; c < 3; c++) {
-    let now = Float32Array.from({ length: width * height }, (_, i) => LIGHT_OF[picture.data[4 * i + c] ?? 0] ?? 0);
-    let next = new Float32Array(width * height);
-    for (let round = 0; round < ROUNDS; round++) {
-      for (let y = 0; y < height; y++) meanAlong(now, next, width, y * width, 1, reach);
-      [now, next] = [next, now];
-      for (let x = 0; x < width; x++) meanAlong(now, next, height, x, width, reach);
-      [now, next] = [next, now];
-    }
-    for (let i = 0; i < width * height; i++) data[4 * i + c] = byteFor(now[i] ?? 0);
+    for (let i = 0; i < plane.length; i++) plane[i] = LIGHT_OF[picture.data[4 * i + c] ?? 0] ?? 0;
+    blurLines(plane, height, width, width, 1, reach);
+    blurLines(plane, width, 1, height, width, reach);
+    for (let i = 0; i < plane.length; i++) data[4 * i + c] = byteFor(plane[i] ?? 0);
   }
   return { data, width, height };
-} // prettier-ignore
+}
