@@ -142,7 +142,7 @@ test('the whole job: from a photo to the finished record, out to a file and into
   });
 
   await test.step('7. blend and sanding budget', async () => {
-    await expect(page.getByText('Difference left')).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText('Difference expected after all layers')).toBeVisible({ timeout: 30_000 });
     await expect(page.getByText(/Seal with thin shellac/)).toBeVisible();
     await expect(page.getByText('Veneer left')).toBeVisible();
     await page.getByRole('button', { name: 'Open the bench plan' }).click();

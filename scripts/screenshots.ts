@@ -22,7 +22,7 @@ const VIEWS: View[] = [
   { name: 'decide', route: '/damage/lectern-1/decide', ready: 'Chosen' },
   { name: 'press', route: '/damage/lectern-1/press', ready: 'Well pressed' },
   { name: 'patch', route: '/damage/lectern-2/patch', ready: 'Old ground' },
-  { name: 'blend', route: '/damage/lectern-2/blend', ready: 'Difference left' },
+  { name: 'blend', route: '/damage/lectern-2/blend', ready: 'Difference expected after' },
   { name: 'bench', route: '/bench?piece=lectern', ready: 'Your hands' },
   { name: 'movement', route: '/damage/settle-2/movement', ready: 'Gap now' },
   { name: 'mark', route: '/damage/stool-1', ready: 'Width of the crack' },

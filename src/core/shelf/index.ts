@@ -20,6 +20,7 @@ export {
   outlookBefore,
   outlookLearned,
   outlookWords,
+  seenStanding,
   stopWords,
   type Outlook,
 } from './outlook';

@@ -46,6 +46,9 @@ const inTen = (chance: number): string =>
 export const outlookWords = ({ atArmsLength, standing }: Outlook): string =>
   `Seen at arm’s length ${inTen(atArmsLength)}, standing ${inTen(standing)}.`;
 
+/** Whether it is seen from standing height more often than not. */
+export const seenStanding = ({ standing }: Outlook): boolean => standing > 0.5;
+
 /** “2.1 ± 1.8”: never bare, since a colour is never known to the last digit. */
 export const differenceWords = ({ difference, spread }: Outlook): string =>
   `${difference.toFixed(1)} ± ${spread.toFixed(1)}`;

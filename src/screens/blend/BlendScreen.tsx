@@ -1,8 +1,9 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
-import { LAYER_MODEL, UNSEEN_FROM_A_STEP_BACK } from '@/core/colour';
+import { deltaE00, LAYER_MODEL, UNSEEN_FROM_A_STEP_BACK } from '@/core/colour';
 import { bringsWood, fillsInColour, methodById, tonesIn } from '@/core/catalogue';
 import { EDGE_FACTOR, GRITS, LEAST_LEFT_MM, SCRATCH_SHARE } from '@/core/sanding';
+import { differenceWords, outlookBefore, outlookWords, seenStanding } from '@/core/shelf';
 import { describeSource } from '@/core/sources';
 import { formatMinutes } from '@/core/units';
 import { useOne } from '@/records';
@@ -62,6 +63,7 @@ export function BlendScreen() {
   const sanding = face ? sandingOf(treated, face.body, isPatch ? veneer?.body : undefined) : undefined;
   const blend = plan?.ok ? plan.value : undefined;
   const look = view.repair && coloured ? repairView(view.repair, veneer?.body) : undefined;
+  const left = blend && bare ? outlookBefore(blend.residual, deltaE00(bare.mean, blend.final)) : undefined;
   const surface = surfaceRisk(piece.body, face?.body);
   return (
     <Page
@@ -117,7 +119,7 @@ export function BlendScreen() {
         <AimSection damage={damage} face={face} faces={view.faces} onFace={onFace} tones={oldTones} />
       ) : null}
       {filled && !painted && oldTones ? <FillColour damage={damage} tones={oldTones} /> : null}
-      {blend && oldTones && bare ? (
+      {blend && left && oldTones && bare ? (
         <>
           <Section
             title={toned ? 'From the place to its neighbours' : 'From bare to blended'}
@@ -142,15 +144,11 @@ export function BlendScreen() {
                 source={describeSource(LAYER_MODEL)}
               />
               <Figure
-                label="Difference left"
-                value={blend.residual.toFixed(1)}
+                label="Difference expected after all layers"
+                value={differenceWords(left)}
                 unit="ΔE00"
-                note={
-                  blend.residual <= UNSEEN_FROM_A_STEP_BACK.value
-                    ? 'not seen from a step back: stop here'
-                    : 'still seen from a step back'
-                }
-                alarm={blend.residual > UNSEEN_FROM_A_STEP_BACK.value}
+                note={outlookWords(left)}
+                alarm={seenStanding(left)}
                 source={describeSource(UNSEEN_FROM_A_STEP_BACK.source)}
               />
             </View>
@@ -184,7 +182,7 @@ export function BlendScreen() {
                 {s.left !== undefined ? (
                   <Row
                     title="Left to the aim"
-                    value={`${s.left.toFixed(1)} ΔE00`}
+                    value={`${differenceWords(outlookBefore(s.left, s.before && s.after ? deltaE00(s.before, s.after) : 0))} ΔE00`}
                     source={describeSource(LAYER_MODEL)}
                     last
                   />
