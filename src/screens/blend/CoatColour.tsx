@@ -6,9 +6,11 @@ import type { Lab, Tones } from '@/core/colour';
 import type { RepairView } from '@/core/job';
 import { COATS_SOURCE, type ChosenCoats } from '@/core/pigment';
 import { bleachNeeded, chooseInput, coatsOutlook, colourAfterFirst, differenceWords, FIRST, FIRST_SOURCE, FIRSTS, firstOf, firstWords, moreSpread, outlookWords, roleOf, spreadOfFirst, standingOf, stopWords } from '@/core/shelf'; // prettier-ignore
+import { cautionsFor } from '@/core/safety';
 import { describeSource } from '@/core/sources';
 import { Button, CheckChips, Chips, Figure, Notice, Progress, Section, Text } from '@/ui';
 import { computeInWorker } from '@/worker';
+import { Cautions } from '../shared/Cautions';
 import { Tone } from '../shared/Swatch';
 import { useChange } from '../shared/useChange';
 import { namesOf, useShelf } from '../shared/useShelf';
@@ -117,6 +119,7 @@ export function CoatColour({
             <Tone lab={bare} label="After it" />
             <Tone lab={tones.ground} label="Lightest ground" />
           </View>
+          {first === 'light' ? null : <Cautions ids={cautionsFor(['bleach'])} title="Before you bleach" />}
           <Text>{firstWords(first) ?? ''}</Text>
           <Text kind="quiet">{`± ${spreadOfFirst(first).toFixed(0)} ΔE00: a test piece tells. ${describeSource(FIRST_SOURCE)}`}</Text>
         </View>
