@@ -16,6 +16,7 @@ import {
   saidColour,
   spreadOfFirst,
   standingOf,
+  steeredGoal,
   thinnedTo,
   triedWords,
   wantedCoats,
@@ -86,16 +87,25 @@ test('bleach makes nothing darker, redder or yellower, each treatment less than 
 
 test('the last word counts; a board is not the place itself', () => {
   const goal: Lab = [45, 13, 28];
-  const lab = saidColour(goal, 'green');
+  const lab = saidColour(goal, 'coat', 'green');
   expect(lab?.[1]).toBeLessThan(goal[1]);
-  expect(saidColour([99, 0, 0], 'light')?.[0]).toBe(100);
-  expect(saidColour(goal, 'measured')).toBeUndefined();
+  expect(saidColour([99, 0, 0], 'coat', 'light')?.[0]).toBe(100);
+  expect(saidColour(goal, 'coat', 'measured')).toBeUndefined();
+  // Bare wood that is wiped may be far off: its photo knows better than a word.
+  expect(saidColour(goal, 'wipe', 'light')).toBeUndefined();
   expect(standingOf([])).toEqual({ at: 'bare' });
   const green = tried({ ...(lab ? { lab } : {}) });
   expect(standingOf([green])).toEqual({ at: 'colour', lab, finished: false });
   expect(standingOf([green, tried({ what: 'board', outcome: 'right' })])).toMatchObject({ at: 'colour' });
   expect(standingOf([green, tried({ outcome: 'right' })])).toMatchObject({ at: 'done' });
   expect(standingOf([tried({ what: 'wipe', outcome: 'vanished' }), green])).toMatchObject({ at: 'colour' });
+  // A wipe that says nothing of a colour leaves what was known before.
+  expect(standingOf([green, tried({ what: 'wipe', outcome: 'light' })])).toMatchObject({ at: 'colour' });
+  // A board that came out too green: the coats aim as much to the red side; one that is right puts it back.
+  const board = tried({ what: 'board', outcome: 'green' });
+  expect(steeredGoal(goal, [green])).toBe(goal);
+  expect(steeredGoal(goal, [board])[1]).toBeCloseTo(goal[1] + (goal[1] - (lab?.[1] ?? 0)), 9);
+  expect(steeredGoal(goal, [board, tried({ what: 'board', outcome: 'right' })])).toBe(goal);
   expect(triedWords(tried({ note: 'Under the lamp.' }))).toBe('A coat is on: too green. Under the lamp.');
 });
 

@@ -46,6 +46,7 @@ export {
   OUTCOMES_OF,
   saidColour,
   standingOf,
+  steeredGoal,
   TRIED,
   triedWords,
   type Outcome,

@@ -61,17 +61,28 @@ const SAID = sourced(
   memory('an eye names a fault once it is seen from a step back'),
 );
 
-/** The colour a place is thought to have when it is said to be off the goal one way. @returns nothing for what says nothing of colour */
-export function saidColour(goal: Lab, outcome: Outcome): Lab | undefined {
-  if (outcome === 'right' || outcome === 'vanished') return goal;
+const step = (lab: Lab, [l, a, b]: Lab, by: number): Lab => [
+  Math.min(100, Math.max(0, lab[0] + by * l)),
+  lab[1] + by * a,
+  lab[2] + by * b,
+];
+
+/**
+ * The colour a place is thought to have when it is said to be off the goal one way. Only of a coat: bare wood that is wiped may be far off,
+ * and its photo knows better; a board is not the place.
+ *
+ * @returns nothing for what says nothing of the place's colour
+ */
+export function saidColour(goal: Lab, what: TriedWhat, outcome: Outcome): Lab | undefined {
   const toward = TOWARD[outcome];
-  if (!toward) return undefined;
-  const by = SAID.value;
-  return [
-    Math.min(100, Math.max(0, goal[0] + by * toward[0])),
-    goal[1] + by * toward[1],
-    goal[2] + by * toward[2],
-  ];
+  return what === 'coat' && toward ? step(goal, toward, SAID.value) : undefined;
+}
+
+/** What coats aim at after the last board was looked at: as far to the other side of the goal as the board came out off it. */
+export function steeredGoal(goal: Lab, tried: readonly Tried[]): Lab {
+  const last = [...tried].reverse().find((t) => t.what === 'board');
+  const toward = last && TOWARD[last.outcome];
+  return toward ? step(goal, toward, -SAID.value) : goal;
 }
 
 export type Standing =
@@ -82,9 +93,11 @@ export type Standing =
   /** No colour goes on any more. */
   | { at: 'done'; why: string };
 
-/** Where the colouring stands after what was tried: the last word counts. A board is not the place itself. */
+/** Where the colouring stands after what was tried: the last word on its colour counts. A board is not the place itself. */
 export function standingOf(tried: readonly Tried[]): Standing {
-  const last = [...tried].reverse().find((t) => t.what !== 'board');
+  const last = [...tried]
+    .reverse()
+    .find((t) => t.what !== 'board' && (t.lab || t.outcome === 'vanished' || t.outcome === 'right'));
   if (!last) return { at: 'bare' };
   if (last.outcome === 'vanished')
     return {

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Tones } from '@/core/colour';
+import type { Point } from '@/core/geometry';
 import { boardOf, inPicture, onFaceMm, viewOf } from '@/core/job';
 import {
   AIM_FROM,
@@ -142,15 +143,17 @@ function PickPlaces({
 }) {
   const act = useAct();
   const seen = faces.filter((f) => f.body.picture && boardOf(f.body).ok);
+  const [dragged, setDragged] = useState<Point[]>();
   const [faceId, setFace] = useState(aim?.faceId ?? start.id);
   const face = seen.find((f) => f.id === faceId) ?? seen[0];
   const board = face ? boardOf(face.body) : undefined;
   const pictureId = face?.body.picture?.id;
   if (!face || !board?.ok || !pictureId) return <Text>No face of this piece has a photo to scale.</Text>;
   const points = aim?.faceId === face.id ? (aim.points ?? []) : [];
-  const places = points.map((p) => onFaceMm(board.value, p));
-  const read = (next: typeof places): void =>
+  const places = dragged ?? points.map((p) => onFaceMm(board.value, p));
+  const read = (next: readonly Point[]): void =>
     act(async () => {
+      setDragged(undefined);
       if (next.length === 0) return onTake(undefined);
       const tones = await tonesAtPicked(viewOf(board.value, pictureId), [...next], board.value.plane.outline);
       await onTake({
@@ -179,6 +182,8 @@ function PickPlaces({
         phoneHeight={280}
         wideHeight={320}
         handles={places.map(([x, y], i) => ({ id: String(i), label: `Place ${i + 1}`, x, y }))}
+        onMove={(id, at) => setDragged(places.map((p, i): Point => (String(i) === id ? [at[0], at[1]] : p)))}
+        onMoveEnd={() => dragged && read(dragged)}
         onTap={(at) => places.length < MOST_AIM_POINTS && read([...places, [at[0], at[1]]])}
       />
       {places.length > 0 ? (

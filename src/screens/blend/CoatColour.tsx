@@ -5,7 +5,7 @@ import type { MethodId } from '@/core/catalogue';
 import type { Lab, Tones } from '@/core/colour';
 import type { RepairView } from '@/core/job';
 import { COATS_SOURCE, type ChosenCoats } from '@/core/pigment';
-import { bleachNeeded, chooseInput, coatsOutlook, colourAfterFirst, differenceWords, FIRST, FIRST_SOURCE, FIRSTS, firstOf, firstWords, moreSpread, outlookWords, roleOf, spreadOfFirst, standingOf, stopWords } from '@/core/shelf'; // prettier-ignore
+import { bleachNeeded, chooseInput, coatsOutlook, colourAfterFirst, differenceWords, FIRST, FIRST_SOURCE, FIRSTS, firstOf, firstWords, moreSpread, outlookWords, roleOf, spreadOfFirst, standingOf, steeredGoal, stopWords } from '@/core/shelf'; // prettier-ignore
 import { cautionsFor } from '@/core/safety';
 import { describeSource } from '@/core/sources';
 import { Button, CheckChips, Chips, Figure, Notice, Progress, Section, Text } from '@/ui';
@@ -25,7 +25,7 @@ type May = 'darker' | 'redder';
 /** The colouring in dyes, glazes and toners that are owned: which, how many thin coats of each, and how sure that is. */
 export function CoatColour({
   damage,
-  start: wood0,
+  start: bareWood,
   goal: tones,
   wood,
   grit,
@@ -46,8 +46,10 @@ export function CoatColour({
   const change = useChange();
   const goal = tones.mean;
   const first = firstOf(damage.body.first, methods);
-  const bare = colourAfterFirst(wood0, first);
-  const standing = standingOf(damage.body.tried ?? []);
+  const bare = colourAfterFirst(bareWood, first);
+  const { tried = [] } = damage.body;
+  const standing = standingOf(tried);
+  const aimed = steeredGoal(goal, tried);
   const done = standing.at === 'done';
   const now = standing.at === 'colour' ? standing : undefined;
   const start = now?.lab ?? bare;
@@ -56,7 +58,7 @@ export function CoatColour({
   const [may, setMay] = useState<May[]>([]);
   const [shown, setShown] = useState(0);
   const clear = clears.find((c) => c.id === clearId) ?? clears[0];
-  const input = chooseInput(start, goal, shelf, fit, now?.finished ? undefined : clear?.id, {
+  const input = chooseInput(start, aimed, shelf, fit, now?.finished ? undefined : clear?.id, {
     darker: may.includes('darker'),
     redder: may.includes('redder'),
   });
@@ -76,12 +78,11 @@ export function CoatColour({
       </Section>
     );
   const nameOf = namesOf(shelf);
+  const unsure = now ? 0 : spreadOfFirst(first);
   const choice = data?.choices[shown] ?? data?.choices[0];
   const outlook =
-    choice && fit
-      ? moreSpread(coatsOutlook(start, choice, input.products, fit), now ? 0 : spreadOfFirst(first))
-      : undefined;
-  const bleach = bleachNeeded(wood0, tones.ground);
+    choice && fit ? moreSpread(coatsOutlook(start, choice, input.products, fit), unsure) : undefined;
+  const bleach = bleachNeeded(bareWood, tones.ground);
   return (
     <Section title="In your own products" help={describeSource(COATS_SOURCE)}>
       {clears.length > 1 ? (
@@ -115,7 +116,7 @@ export function CoatColour({
       ) : (
         <View style={{ gap: 8 }}>
           <View style={{ flexDirection: 'row', gap: 8 }}>
-            <Tone lab={wood0} label="Before" />
+            <Tone lab={bareWood} label="Before" />
             <Tone lab={bare} label="After it" />
             <Tone lab={tones.ground} label="Lightest ground" />
           </View>
@@ -126,7 +127,12 @@ export function CoatColour({
       )}
       <TriedSection damage={damage} goal={goal} standing={standing} />
       {error ? <Notice kind="stop">{error.message}</Notice> : null}
-      {standing.at === 'done' ? <Notice kind="rest">{standing.why}</Notice> : null}
+      {done ? <Notice kind="rest">{standing.why}</Notice> : null}
+      {aimed !== goal ? (
+        <Text kind="quiet">
+          The last board came out off one way, so the coats below aim as far to the other side of the goal.
+        </Text>
+      ) : null}
       {!data && !error && !done ? (
         <Progress label="Trying your products with one another" fraction={0.5} />
       ) : null}
@@ -177,6 +183,7 @@ export function CoatColour({
             fit={fit}
             areaMm2={areaMm2}
             repair={repair}
+            unsure={unsure}
           />
           {now ? null : (
             <BoardFold

@@ -2,7 +2,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { hexFromLab, type Lab } from '@/core/colour';
 import { laidByHand, sweepOf, type CoatStep, type Fit } from '@/core/pigment';
 import type { RepairView } from '@/core/job';
-import { batchWords, boardsToCopy, CARRIERS, coatsOf, coatsOutlook, differenceWords, MOST_BOARD_COATS, outlookWords, roleOf, thinnings, thinnedTo, wantedCoats, type CoatsOf, type RecipeCoats } from '@/core/shelf'; // prettier-ignore
+import { batchWords, boardsToCopy, CARRIERS, coatsOf, coatsOutlook, differenceWords, MOST_BOARD_COATS, moreSpread, outlookWords, roleOf, thinnings, thinnedTo, wantedCoats, type CoatsOf, type RecipeCoats } from '@/core/shelf'; // prettier-ignore
 import type { Stored } from '@/records';
 import { Button, Chips, Figure, Section, Stepper, Text, useSay, useTheme } from '@/ui';
 import { Tone } from '../shared/Swatch';
@@ -26,6 +26,7 @@ export function OwnRecipe({
   fit,
   areaMm2,
   repair,
+  unsure,
 }: {
   damage: Stored<'damage'>;
   start: Lab;
@@ -38,6 +39,8 @@ export function OwnRecipe({
   /** Of the place that is coloured. */
   areaMm2: number;
   repair: RepairView | undefined;
+  /** What is not known of where it begins. ΔE00, one standard deviation */
+  unsure: number;
 }) {
   const change = useChange();
   const say = useSay();
@@ -59,14 +62,16 @@ export function OwnRecipe({
     return carrier === 'none' ? 'its thinner' : CARRIERS[carrier].toLowerCase();
   };
   const result = laidByHand(start, goal, wanted);
-  const outlook =
+  const outlook = moreSpread(
     fit &&
-    coatsOutlook(
-      start,
-      result,
-      wanted.map((w) => w.coat),
-      fit,
-    );
+      coatsOutlook(
+        start,
+        result,
+        wanted.map((w) => w.coat),
+        fit,
+      ),
+    unsure,
+  );
   const others = shelf.filter((c) => roleOf(c.body.kind) !== 'mix' && !recipe.some((r) => r.colourId === c.id)); // prettier-ignore
   const copy = (board: Stored<'board'>): void => {
     void put.current(board.body.coats);

@@ -86,7 +86,7 @@ export function TriedSection({
         label="It is"
         options={OUTCOMES_OF[what].map((o) => ({ value: o, label: OUTCOMES[o].label }))}
         value={undefined}
-        onChange={(outcome) => void add(outcome, saidColour(goal, outcome))}
+        onChange={(outcome) => void add(outcome, saidColour(goal, what, outcome))}
       />
       <FilePick
         label="Photograph it as it is now"
@@ -108,15 +108,13 @@ export function TriedSection({
           ))}
         </View>
       ) : null}
-      {standing.at === 'bare' ? null : (
-        <>
-          <Button
-            label="Take the last one back"
-            kind="quiet"
-            onPress={() => void put.current(tried.slice(0, -1))}
-          />
-        </>
-      )}
+      {tried.length > 0 ? (
+        <Button
+          label="Take the last one back"
+          kind="quiet"
+          onPress={() => void put.current(tried.slice(0, -1))}
+        />
+      ) : null}
     </Fold>
   );
 }
