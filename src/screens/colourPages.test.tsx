@@ -76,6 +76,8 @@ test('a colour is typed, and is then no longer a general kind', async () => {
   expect((await stored('colour', id))?.general).toBeUndefined();
   await type('Lightness L*, black 0, white 100', '140');
   expect(screen.getByText(/is not a number between 0.0 and 100.0/)).toBeOnTheScreen();
+  await press('Read it with the colour reader');
+  await waitFor(async () => expect((await stored('colour', id))?.lab).toEqual([50, 14, 30]));
   await press('Delete this colour');
   await waitFor(async () => expect(await stored('colour', id)).toBeUndefined());
   expect(route.went).toEqual(['/colours']);
@@ -206,6 +208,12 @@ test('the colour is taken from a photo, a board or the reader, and from the wood
   expect((await stored('damage', damage))?.aim?.tones.ground).toEqual([50, 14, 30]);
   await press('The sound wood round it');
   await waitFor(async () => expect((await stored('damage', damage))?.aim).toBeUndefined());
+});
+
+test('a black mark: what oxalic acid leaves, with how far that may be off', async () => {
+  const { damage } = await photographed({ kind: 'blackMark', method: 'oxalicAcid' });
+  await openPage(<BlendScreen />, { id: damage }, 'After the bleach');
+  expect(screen.getByText(/^± 5 ΔE00: try it where it does not show/)).toBeOnTheScreen();
 });
 
 test('places are picked on a face and read together', async () => {

@@ -12,6 +12,7 @@ import {
   moreSpread,
   outlookBefore,
   pickedLabel,
+  placeAfterBleach,
   recipeLine,
   saidColour,
   spreadOfFirst,
@@ -146,4 +147,15 @@ test('the record says where the colour came from, what was done first, and what 
     ['2026-03-02', 'A coat is on: too green.'],
   ]);
   expect(colouringLines({ first: 'none' })).toEqual([]);
+});
+
+test('oxalic acid brings a black mark to the wood round it and leaves what is not black; two-part bleach goes further', () => {
+  const [mark, around]: [Lab, Lab] = [
+    [24, 3, 4],
+    [45, 13, 28],
+  ];
+  expect(placeAfterBleach(['oxalicAcid'], mark, around)?.lab).toEqual(around);
+  expect(placeAfterBleach(['oxalicAcid'], [50, 12, 27], around)?.lab).toEqual([50, 12, 27]);
+  expect(placeAfterBleach(['woodBleach'], mark, around)?.lab[0]).toBeGreaterThan(around[0]);
+  expect(placeAfterBleach(['burnIn'], mark, around)).toBeUndefined();
 });

@@ -73,3 +73,39 @@ export const firstWords = (first: First): string | undefined =>
     : first === 'light'
       ? 'Bare, behind glass in full daylight for some weeks to a summer, turned now and then. Walnut pales by it instead.'
       : 'Lye, then strong peroxide, as the label says, in plastic or glass, with gloves, goggles and an apron. Neutralise with vinegar and water, rinse, and let it dry two days. On a test piece first: veneer is thin and glue lines may let go. Sand as little as can be after it.';
+
+/**
+ * The colour of a place after the bleach that its repair brings: oxalic acid takes iron and water marks out and leaves the wood, so it comes to
+ * what is round it; two-part bleach takes the wood's own colour.
+ *
+ * @param place as it is now
+ * @param around the sound wood round it
+ * @returns nothing where no bleach is in the repair
+ */
+export function placeAfterBleach(
+  methods: readonly MethodId[],
+  place: Lab,
+  around: Lab,
+): { lab: Lab; words: string; spread: number } | undefined {
+  const spread = SPREAD_EACH.value;
+  if (methods.includes('woodBleach'))
+    return {
+      lab: colourAfterFirst(place, 'bleachTwice'),
+      words: 'Two treatments with two-part bleach take the colour of the wood itself.',
+      spread: spreadOfFirst('bleachTwice'),
+    };
+  if (!methods.includes('oxalicAcid')) return undefined;
+  return place[0] < around[0]
+    ? {
+        lab: around,
+        words:
+          'Oxalic acid takes out the black of iron and water and leaves the wood: over the whole panel it comes nearest to what is round it. What stays dark after two goes is no iron.',
+        spread,
+      }
+    : {
+        lab: place,
+        words:
+          'The place is no darker than the wood round it: there is no black for oxalic acid to take out.',
+        spread,
+      };
+}

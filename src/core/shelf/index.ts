@@ -73,6 +73,7 @@ export {
   FIRST_SOURCE,
   firstOf,
   firstWords,
+  placeAfterBleach,
   spreadOfFirst,
   type First,
 } from './first';

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { deltaE00, LAYER_MODEL, UNSEEN_FROM_A_STEP_BACK } from '@/core/colour';
 import { bringsWood, fillsInColour, methodById, tonesIn } from '@/core/catalogue';
 import { EDGE_FACTOR, GRITS, LEAST_LEFT_MM, SCRATCH_SHARE } from '@/core/sanding';
-import { differenceWords, outlookBefore, outlookWords, seenStanding } from '@/core/shelf';
+import { differenceWords, outlookBefore, outlookWords, placeAfterBleach, seenStanding } from '@/core/shelf';
 import { describeSource } from '@/core/sources';
 import { formatMinutes } from '@/core/units';
 import { useOne } from '@/records';
@@ -45,7 +45,8 @@ export function BlendScreen() {
   const stockTones = useStockTones();
   const links = chain ? linksOfChain(chain) : [];
   const toned = links.some(tonesIn);
-  const place = usePlaceTones(view.repair, toned);
+  const bleached = links.some((m) => m === 'oxalicAcid' || m === 'woodBleach');
+  const place = usePlaceTones(view.repair, toned || bleached);
   const veneer = useOne('veneer', damage?.body.patch.veneerId).record;
   const { length } = useUnits();
   if (!damage || !piece || !treated) return <Missing what="This damage" loading={view.loading} />;
@@ -60,6 +61,8 @@ export function BlendScreen() {
     coloured && !painted && oldTones && bare
       ? attempt(() => colouringOf(damage.body, oldTones, bare, topFinishOf(treated), links))
       : undefined;
+  const afterBleach =
+    place.tones && oldTones ? placeAfterBleach(links, place.tones.mean, oldTones.mean) : undefined;
   const sanding = face ? sandingOf(treated, face.body, isPatch ? veneer?.body : undefined) : undefined;
   const blend = plan?.ok ? plan.value : undefined;
   const look = view.repair && coloured ? repairView(view.repair, veneer?.body) : undefined;
@@ -117,6 +120,17 @@ export function BlendScreen() {
       ) : null}
       {(coloured || filled) && !painted && oldTones && face ? (
         <AimSection damage={damage} face={face} faces={view.faces} onFace={onFace} tones={oldTones} />
+      ) : null}
+      {afterBleach && place.tones && oldTones ? (
+        <Section title="After the bleach">
+          <View style={{ flexDirection: 'row', gap: 8 }}>
+            <Tone lab={place.tones.mean} label="As it is" />
+            <Tone lab={afterBleach.lab} label="After it" />
+            <Tone lab={oldTones.mean} label="Round it" />
+          </View>
+          <Text>{afterBleach.words}</Text>
+          <Text kind="quiet">{`± ${afterBleach.spread.toFixed(0)} ΔE00: try it where it does not show.`}</Text>
+        </Section>
       ) : null}
       {filled && !painted && oldTones ? <FillColour damage={damage} tones={oldTones} /> : null}
       {blend && left && oldTones && bare ? (

@@ -2,6 +2,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import type { Lab } from '@/core/colour';
 import { CARRIERS, COLOUR_KINDS, learnedWords, STRENGTH_HELP, STRENGTH_LIMITS, roleOf, type Carrier, type ColourKind } from '@/core/shelf'; // prettier-ignore
+import { readColour } from '@/instruments';
 import { type Colour } from '@/records';
 import { Button, Chips, FilePick, Stepper, Text, TextField } from '@/ui';
 import { swatchTones } from '@/worker';
@@ -77,6 +78,11 @@ export function ColourScreen() {
         label={body.pictureId ? 'Take its colour from another photo' : 'Take its colour from a photo'}
         accept="image/png,image/jpeg"
         onFile={photo}
+      />
+      <Button
+        label="Read it with the colour reader"
+        kind="quiet"
+        onPress={() => act(async () => set({ lab: (await readColour()).lab }))}
       />
       {learned ? <Text>{learned}</Text> : null}
       {body.general ? (
