@@ -18,6 +18,7 @@ import {
   spreadOfFirst,
   standingOf,
   steeredGoal,
+  swatchDoubt,
   thinnedTo,
   triedWords,
   wantedCoats,
@@ -158,4 +159,13 @@ test('oxalic acid brings a black mark to the wood round it and leaves what is no
   expect(placeAfterBleach(['oxalicAcid'], [50, 12, 27], around)?.lab).toEqual([50, 12, 27]);
   expect(placeAfterBleach(['woodBleach'], mark, around)?.lab[0]).toBeGreaterThan(around[0]);
   expect(placeAfterBleach(['burnIn'], mark, around)).toBeUndefined();
+});
+
+test('a swatch of something else is doubted: more for a product than for wood', () => {
+  const burr = { ...evenTones([45, 13, 28]), ground: [54, 14, 33] as Lab, line: [32, 11, 20] as Lab };
+  const floor = { ...evenTones([50, 5, 10]), ground: [85, 2, 8] as Lab, line: [20, 3, 4] as Lab };
+  expect(swatchDoubt(evenTones([45, 13, 28]), 'product')).toBeUndefined();
+  expect(swatchDoubt(burr, 'product')).toMatch(/more than one product has/);
+  expect(swatchDoubt(burr, 'wood')).toBeUndefined();
+  expect(swatchDoubt(floor, 'wood')).toMatch(/more than one wood has/);
 });

@@ -80,3 +80,4 @@ export {
 export { CLOSE_ENOUGH, evenGoalWords, evenInput, evenOutlook, evenSteps } from './evening';
 export { MOST_OWN_PARTS, mixedByHand, withParts, type MixAim, type Mixes, type OwnMix } from './ownMix';
 export { colouringLines } from './record';
+export { swatchDoubt } from './doubt';

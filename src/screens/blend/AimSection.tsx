@@ -8,6 +8,7 @@ import {
   evenTones,
   MOST_AIM_POINTS,
   pickedLabel,
+  swatchDoubt,
   type AimFrom,
   type ColourAim,
 } from '@/core/shelf';
@@ -60,7 +61,11 @@ export function AimSection({
     const before = aim;
     await put.current(next);
     say({
-      text: next ? `The colour is taken from: ${next.label}.` : 'The colour is taken from the wood round it.',
+      text: next
+        ? [`The colour is taken from: ${next.label}.`, swatchDoubt(next.tones, 'wood')]
+            .filter(Boolean)
+            .join(' ')
+        : 'The colour is taken from the wood round it.',
       action: { label: 'Undo', run: () => void put.current(before) },
     });
   };

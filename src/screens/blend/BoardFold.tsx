@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Lab } from '@/core/colour';
-import { MOST_BOARD_COATS, roleOf, thinnedWords, type CoatsOf } from '@/core/shelf';
+import { MOST_BOARD_COATS, roleOf, swatchDoubt, thinnedWords, type CoatsOf } from '@/core/shelf';
 import { createRecord, localNow, removeRecords, type Stored } from '@/records';
 import { Chips, FilePick, Fold, Stepper, Text, useSay } from '@/ui';
 import { swatchTones } from '@/worker';
@@ -36,21 +36,21 @@ export function BoardFold({
   const save = (file: File): void =>
     act(async () => {
       const { id: pictureId } = await keepPhoto(file);
-      const { mean } = await swatchTones(pictureId);
+      const read = await swatchTones(pictureId);
       const board = await createRecord('board', {
         name: `Board of ${localNow().slice(0, 10)}`,
         wood,
         ...(grit === undefined ? {} : { grit }),
         ground: start,
         coats,
-        measured: mean,
+        measured: read.mean,
         doneAt: localNow(),
         note: '',
         pictureId,
       });
       setOwn(undefined);
       say({
-        text: 'The board is kept. What it shows of your products counts from now on.',
+        text: `The board is kept. What it shows of your products counts from now on. ${swatchDoubt(read, 'wood') ?? ''}`.trim(),
         action: { label: 'Undo', run: () => act(() => removeRecords([{ kind: 'board', id: board.id }])) },
       });
     });

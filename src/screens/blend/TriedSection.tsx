@@ -5,6 +5,7 @@ import {
   OUTCOMES,
   OUTCOMES_OF,
   saidColour,
+  swatchDoubt,
   TRIED,
   triedWords,
   type Standing,
@@ -40,7 +41,7 @@ export function TriedSection({
   const put = useLatest((next: typeof tried) => change(damage, { tried: next }));
   // Wiped, it is seen as under a finish.
   const seenFinished = what === 'wipe' || finished;
-  const add = async (outcome: keyof typeof OUTCOMES, lab: Lab | undefined): Promise<void> => {
+  const add = async (outcome: keyof typeof OUTCOMES, lab: Lab | undefined, doubt = ''): Promise<void> => {
     const before = tried;
     const entry = {
       at: localNow(),
@@ -52,7 +53,7 @@ export function TriedSection({
     await put.current([...before, entry]);
     setNote('');
     say({
-      text: 'It is kept, and the rest is planned from there.',
+      text: `It is kept, and the rest is planned from there. ${doubt}`.trim(),
       action: { label: 'Undo', run: () => void put.current(before) },
     });
   };
@@ -91,7 +92,12 @@ export function TriedSection({
       <FilePick
         label="Photograph it as it is now"
         accept="image/png,image/jpeg"
-        onFile={(file) => act(async () => add('measured', (await fileTones(file, file.name)).mean))}
+        onFile={(file) =>
+          act(async () => {
+            const read = await fileTones(file, file.name);
+            await add('measured', read.mean, swatchDoubt(read, 'wood'));
+          })
+        }
       />
       <Text kind="quiet">
         A photo is surer than a word: dry, filling the picture, in the light in which the face was taken.

@@ -1,10 +1,10 @@
 import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import type { Lab } from '@/core/colour';
-import { CARRIERS, COLOUR_KINDS, learnedWords, STRENGTH_HELP, STRENGTH_LIMITS, roleOf, type Carrier, type ColourKind } from '@/core/shelf'; // prettier-ignore
+import { CARRIERS, COLOUR_KINDS, learnedWords, STRENGTH_HELP, STRENGTH_LIMITS, roleOf, swatchDoubt, type Carrier, type ColourKind } from '@/core/shelf'; // prettier-ignore
 import { readColour } from '@/instruments';
 import { type Colour } from '@/records';
-import { Button, Chips, FilePick, Stepper, Text, TextField } from '@/ui';
+import { Button, Chips, FilePick, Stepper, Text, TextField, useSay } from '@/ui';
 import { swatchTones } from '@/worker';
 import { keepPhoto } from '../shared/keepPhoto';
 import { LinkRow } from '../shared/LinkRow';
@@ -12,6 +12,7 @@ import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { PhotoSwatch, Swatch, Tone } from '../shared/Swatch';
 import { useAct } from '../shared/useAct';
+import { useLatest } from '../shared/useLatest';
 import { useDelete } from '../shared/useDelete';
 import { useChange } from '../shared/useChange';
 import { useShelf } from '../shared/useShelf';
@@ -29,7 +30,9 @@ export function ColourScreen() {
   const change = useChange();
   const act = useAct();
   const erase = useDelete();
+  const say = useSay();
   const record = shelf.find((c) => c.id === id);
+  const put = useLatest((patch: Partial<Colour>) => change(record, patch));
   if (!record) return <Missing what="This colour" loading={loading} />;
   const { body } = record;
   // What has been changed is no longer out of the starter shelf.
@@ -38,8 +41,15 @@ export function ColourScreen() {
   const photo = (file: File): void =>
     act(async () => {
       const { id: pictureId } = await keepPhoto(file);
-      const { mean } = await swatchTones(pictureId);
-      set({ pictureId, lab: mean });
+      const read = await swatchTones(pictureId);
+      const { lab, pictureId: before, general } = body;
+      set({ pictureId, lab: read.mean });
+      const doubt = swatchDoubt(read, 'product');
+      if (doubt)
+        say({
+          text: doubt,
+          action: { label: 'Undo', run: () => void put.current({ lab, pictureId: before, general }) },
+        });
     });
   const setAxis = (axis: number, value: number): void => {
     const [l, a, b] = body.lab.map((v, i) => (i === axis ? value : v));
