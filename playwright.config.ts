@@ -7,7 +7,8 @@ export default defineConfig({
   testMatch: '**/*.spec.ts',
   outputDir: '_results',
   workers: 1,
-  retries: 0,
+  // A busy machine now and then moves a page under a finger. What needs its second go is listed as flaky, and looked into.
+  retries: process.env.CI ? 1 : 0,
   forbidOnly: !!process.env.CI,
   reporter: [['list'], ['json', { outputFile: '_counts/e2e.json' }]],
   timeout: 90_000,
