@@ -38,6 +38,7 @@ const CASES: [string, unknown, unknown][] = [
     { image: GREY, line: [[2, 8], [14, 8]], mmPerPixel: 0.3, stations: 3, reachMm: 1.5 }, // prettier-ignore
     { gapsMm: [0, 0, 0], finestMm: expect.closeTo(0.12, 9), seen: false },
   ],
+  ['colour.thin', { start: [60, 10, 26], goal: [60, 10, 26], recipe: [], products: [], allow: { darker: false, redder: false } }, {}], // prettier-ignore
   [
     'colour.even',
     { parts: [{ id: 'a', lab: [60, 10, 26] }, { id: 'b', lab: [60, 10, 26] }], products: [{ id: 't', kind: 'toner', lab: [58, 12, 28], strength: 0.3 }], mostCoats: 3, within: 2 }, // prettier-ignore

@@ -40,6 +40,7 @@ import {
   mixColour,
   mixSchema,
 } from './pigment';
+import { thinnedNearer, thinSchema } from './shelf';
 import {
   calibrate,
   calibrateSchema,
@@ -109,6 +110,7 @@ export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
   ['colour.mix', computation(mixSchema, mixColour, 'colour.mix')],
   ['colour.layers', computation(coatsSchema, layColour, 'colour.layers')],
   ['colour.choose', computation(chooseSchema, chooseCoats, 'colour.choose')],
+  ['colour.thin', computation(thinSchema, thinnedNearer, 'colour.thin')],
   ['colour.even', computation(evenSchema, evenOut, 'colour.even')],
   ['colour.fit', computation(fitSchema, fitBoards, 'colour.fit')],
   ['geometry.rectify', computation(rectifySchema, rectify, 'geometry.rectify')],

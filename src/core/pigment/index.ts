@@ -14,7 +14,9 @@ export { portions } from './search';
 export { wanted } from './wanted';
 export { chooseCoats, chooseSchema, type ChooseInput, type ChosenCoats } from './choose';
 export {
+  coatSchema,
   coatsSchema,
+  WORTH_A_COAT,
   COATS_SOURCE,
   layColour,
   type Coat,

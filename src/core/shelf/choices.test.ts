@@ -19,6 +19,7 @@ import {
   standingOf,
   steeredGoal,
   swatchDoubt,
+  thinnedNearer,
   thinnedTo,
   triedWords,
   wantedCoats,
@@ -168,4 +169,22 @@ test('a swatch of something else is doubted: more for a product than for wood', 
   expect(swatchDoubt(burr, 'product')).toMatch(/more than one product has/);
   expect(swatchDoubt(burr, 'wood')).toBeUndefined();
   expect(swatchDoubt(floor, 'wood')).toMatch(/more than one wood has/);
+});
+
+test('thinning comes nearer where whole coats miss, as near as every thinning and count tried; never darker than allowed', () => {
+  const start: Lab = [75, 8, 22];
+  const lay = (coats: CoatsOf[], goal: Lab) => laidByHand(start, goal, wantedCoats(coats, [DYE]));
+  // A goal between one coat and two: a coat and a quarter.
+  const goal = lay([{ colourId: 'dye', coats: 5, carrierParts: 3 }], start).final;
+  const recipe: CoatsOf[] = [{ colourId: 'dye', coats: 1 }];
+  const ask = { start, recipe, products: [DYE] };
+  const { nearer: found } = thinnedNearer({ ...ask, goal, allow: { darker: false, redder: true } });
+  expect(found?.deltaE00).toBeLessThan(0.2);
+  const all = [0, 1, 3].flatMap((carrierParts) =>
+    Array.from({ length: 9 }, (_, coats) => lay([{ colourId: 'dye', coats, carrierParts }], goal).deltaE00),
+  );
+  expect(found?.deltaE00).toBeCloseTo(Math.min(...all), 6);
+  expect(found?.lab[0]).toBeGreaterThanOrEqual(goal[0] - 0.3);
+  // Where a whole coat is right, nothing is gained.
+  expect(thinnedNearer({ ...ask, goal: lay(recipe, start).final, allow: { darker: true, redder: true } })).toEqual({}); // prettier-ignore
 });

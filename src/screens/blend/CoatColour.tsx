@@ -5,7 +5,7 @@ import type { MethodId } from '@/core/catalogue';
 import type { Lab, Tones } from '@/core/colour';
 import type { RepairView } from '@/core/job';
 import { COATS_SOURCE, type ChosenCoats } from '@/core/pigment';
-import { bleachNeeded, chooseInput, coatsOutlook, colourAfterFirst, differenceWords, FIRST, FIRST_SOURCE, FIRSTS, firstOf, firstWords, moreSpread, outlookWords, roleOf, spreadOfFirst, standingOf, steeredGoal, stopWords } from '@/core/shelf'; // prettier-ignore
+import { bleachNeeded, chooseInput, coatsOutlook, colourAfterFirst, differenceWords, FIRST, FIRST_SOURCE, FIRSTS, firstOf, firstWords, moreSpread, outlookWords, recipeLine, roleOf, spreadOfFirst, standingOf, steeredGoal, stopWords, type Thinned, type ThinInput } from '@/core/shelf'; // prettier-ignore
 import { cautionsFor } from '@/core/safety';
 import { describeSource } from '@/core/sources';
 import { Button, CheckChips, Chips, Figure, Notice, Progress, Section, Text } from '@/ui';
@@ -67,6 +67,15 @@ export function CoatColour({
     async () => (await computeInWorker('colour.choose', input)) as ChosenCoats,
     { revalidateOnFocus: false },
   );
+  const choice = data?.choices[shown] ?? data?.choices[0];
+  const plain = choice?.steps.map((s) => ({ colourId: s.id, coats: s.coats })) ?? [];
+  const thin: ThinInput | undefined = choice && input && { start, goal: aimed, recipe: plain, products: input.products, allow: { darker: may.includes('darker'), redder: may.includes('redder') } }; // prettier-ignore
+  const { data: thinned } = useSWR<{ nearer?: Thinned }, Error>(
+    thin ? ['thin', JSON.stringify(thin)] : null,
+    async () => (await computeInWorker('colour.thin', thin)) as { nearer?: Thinned },
+    { revalidateOnFocus: false },
+  );
+  const nearer = thinned?.nearer;
   if (loading) return null;
   if (!input)
     return (
@@ -79,7 +88,6 @@ export function CoatColour({
     );
   const nameOf = namesOf(shelf);
   const unsure = now ? 0 : spreadOfFirst(first);
-  const choice = data?.choices[shown] ?? data?.choices[0];
   const outlook =
     choice && fit ? moreSpread(coatsOutlook(start, choice, input.products, fit), unsure) : undefined;
   const bleach = bleachNeeded(bareWood, tones.ground);
@@ -172,6 +180,20 @@ export function CoatColour({
               onPress={() => setShown((shown + 1) % data.choices.length)}
             />
           ) : null}
+          {nearer ? (
+            <View style={{ gap: 8 }}>
+              <Text>{`Thinned it comes nearer: ${recipeLine(nearer.coats, nameOf)}.`}</Text>
+              <View style={{ flexDirection: 'row', gap: 8 }}>
+                <Tone lab={nearer.lab} label="Thinned so" />
+                <Tone lab={goal} label="Old wood" />
+              </View>
+              <Text kind="quiet">{`Expected ${differenceWords({ ...outlook, difference: nearer.deltaE00 })} ΔE00 off.`}</Text>
+              <Button
+                label="Take the thinned coats"
+                onPress={() => change(damage, { coats: nearer.coats })}
+              />
+            </View>
+          ) : null}
           <OwnRecipe
             damage={damage}
             start={start}
@@ -190,9 +212,7 @@ export function CoatColour({
               start={bare}
               wood={wood}
               grit={grit}
-              planned={(
-                damage.body.coats ?? choice.steps.map((s) => ({ colourId: s.id, coats: s.coats }))
-              ).filter((c) => c.coats > 0)}
+              planned={(damage.body.coats ?? plain).filter((c) => c.coats > 0)}
               shelf={shelf}
             />
           )}
