@@ -75,7 +75,10 @@ const WITHOUT: { [K in Kind]: (body: Bodies[K], missing: Missing) => Bodies[K] }
     ...rest,
     ...(faceId !== undefined && !missing('face', faceId) ? { faceId } : {}),
   }),
-  veneer: withoutPicture,
+  veneer: ({ wipedPictureId, ...rest }, missing) => ({
+    ...withoutPicture(rest, missing),
+    ...(wipedPictureId !== undefined && !missing('picture', wipedPictureId) ? { wipedPictureId } : {}),
+  }),
   colour: withoutPicture,
   board: withoutPicture,
   log: (body, missing) => ({
