@@ -12,6 +12,21 @@ test('recipes in the products on the shelf, and a test board that counts from th
     await expect(page.getByText(/^\d+\.\d ± \d+\.\d/).first()).toBeVisible();
   });
 
+  await test.step('thinned coats where whole ones miss: taken, and the recipe taken back', async () => {
+    await changeStored(page, 'damage/lectern-2', { patch: { veneerId: 'v-cherry' } });
+    await page.goto('/damage/lectern-2/blend');
+    await expect(page.getByText('Thinned it aims nearer')).toBeVisible({ timeout: 30_000 });
+    const kept = async (): Promise<string> => (await storedTexts(page, 'damage/lectern-2')).join();
+    await page.getByRole('button', { name: 'Take the thinned coats' }).click();
+    await expect.poll(kept).toContain('"carrierParts":');
+    await expect(page.getByText('This is your recipe for this place, below.')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect.poll(kept).not.toContain('"carrierParts":');
+    await changeStored(page, 'damage/lectern-2', { patch: { veneerId: 'v-burr-old' } });
+    await page.goto('/damage/lectern-2/blend');
+    await expect(page.getByText(/^1\. .+ thin coats?$/)).toBeVisible({ timeout: 30_000 });
+  });
+
   await test.step('a board is photographed and kept', async () => {
     await page.getByRole('button', { name: 'I made a test board' }).click();
     await pick(page, 'Photograph the board and keep it', path.join(PICTURES, 'worn-floor.png'));

@@ -10,7 +10,7 @@ export {
   type MixResult,
   type Recipe,
 } from './mix';
-export { portions } from './search';
+export { lightnessShare, portions } from './search';
 export { wanted } from './wanted';
 export { chooseCoats, chooseSchema, type ChooseInput, type ChosenCoats } from './choose';
 export {
@@ -18,13 +18,18 @@ export {
   coatsSchema,
   WORTH_A_COAT,
   COATS_SOURCE,
+  coatedOnce,
   layColour,
+  readyCoat,
+  seenOf,
   type Coat,
   type CoatKind,
   type CoatStep,
   type CoatsResult,
+  type Ground,
+  type Ready,
 } from './coats';
 export { boardColour, fitBoards, fitSchema, predicted, type Board, type Fit } from './fit';
 export { chanceAbove, SEEN, SPREAD, spreadBefore } from './spread';
-export { laidByHand, sweepOf, type WantedCoats } from './sweep';
+export { bareGround, laidByHand, sweepOf, type WantedCoats } from './sweep';
 export { EVEN_SOURCE, evenOut, evenSchema, type EvenInput, type EvenPlan } from './even';

@@ -37,7 +37,7 @@ function* setsOf(n: number, count: number, from = 0): Generator<number[]> {
  *
  * @source Sharma, Wu, Dalal (2005), eqs. 8 and 15
  */
-function lightnessShare(a: number, b: number): number {
+export function lightnessShare(a: number, b: number): number {
   const off = ((a + b) / 2 - 50) ** 2;
   return Math.abs(a - b) / (1 + (0.015 * off) / Math.sqrt(20 + off));
 }

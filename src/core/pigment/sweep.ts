@@ -13,7 +13,8 @@ import { spectrumOf } from './spectrum';
 /** A product with the number of thin coats of it that a hand wants. */
 export type WantedCoats = { coat: Coat; coats: number };
 
-const bareGround = (start: Lab): Ground => ({ spectrum: spectrumOf(start), wetting: 0 });
+/** A place before anything is put on it. */
+export const bareGround = (start: Lab): Ground => ({ spectrum: spectrumOf(start), wetting: 0 });
 
 /** What coats laid by hand give, in the order given, with no rule that forbids any; a row of 0 coats leaves the place as it is. */
 export function laidByHand(start: Lab, goal: Lab, wanted: readonly WantedCoats[]): CoatsResult {

@@ -1,16 +1,29 @@
 import Joi from 'joi';
-import { labSchema, type Lab } from '../colour';
-import { coatSchema, laidByHand, WORTH_A_COAT, type Coat } from '../pigment';
+import { breathe, type JobContext } from '../check';
+import { deltaE00, labSchema, type Lab } from '../colour';
+import {
+  bareGround,
+  coatedOnce,
+  coatSchema,
+  laidByHand,
+  lightnessShare,
+  readyCoat,
+  seenOf,
+  WORTH_A_COAT,
+  type Coat,
+  type Ground,
+  type Ready,
+} from '../pigment';
 import { MOST_BOARD_COATS, MOST_CARRIER_PARTS, type CoatsOf } from './colour';
-import { wantedCoats } from './recipe';
+import { thinnedCoat, wantedCoats } from './recipe';
 import { thinnings } from './thinned';
 
-/** As many thin coats of one product are tried. */
+/** A hand lays no more thin coats of colour than this. */
 const MOST_COATS = 8;
 /** A place is as well a touch on the dark or the red side. CIELAB */
 const TOUCH = 0.3;
-/** Each product is looked at so many times, with the others as they have become. */
-const ROUNDS = 3;
+/** Of each kind so many are tried thinned. */
+const MOST_OF_A_KIND = 6;
 
 export type ThinInput = {
   start: Lab;
@@ -41,39 +54,105 @@ export const thinSchema = Joi.object({
   allow: Joi.object({ darker: Joi.boolean().required(), redder: Joi.boolean().required() }).required(),
 });
 
+/** One way of thinning a product, as a coat of it is laid. */
+type Thin = { carrierParts: number; laid: Ready };
+
+const LAYERS = ['dye', 'glaze', 'toner'] as const;
+
+/** Each product with its ways of thinning, those first that the recipe holds. */
+function thinsOf(products: readonly Coat[], recipe: readonly CoatsOf[]) {
+  const held = (p: Coat): number => Number(recipe.some((c) => c.colourId === p.id));
+  return products
+    .filter((p) => p.strength > 0)
+    .sort((a, b) => held(b) - held(a))
+    .slice(0, MOST_OF_A_KIND)
+    .map((p) => ({
+      colourId: p.id,
+      thins: thinnings('').map(({ value: carrierParts }): Thin => ({
+        carrierParts,
+        laid: readyCoat(thinnedCoat(p, carrierParts)),
+      })),
+    }));
+}
+
+/** A place as some coats have left it. */
+type Way = { ground: Ground; coats: readonly CoatsOf[]; used: number };
+type Best = { coats: readonly CoatsOf[]; off: number };
+
 /**
- * Registry `colour.thin`: a recipe with its products thinned, where that comes nearer: coats that are too strong by halves and quarters are what a goal is missed by.
- * One product after another takes its best thinning and number of coats, the others as they are.
+ * Registry `colour.thin`: coats of products that are thinned, where that comes nearer than a recipe of whole coats: what is too strong by
+ * halves and quarters is what a goal is missed by.
+ * None or one dye, glaze and toner, each thinned every way and in every number of coats with the others; the clears stay as they are.
  *
- * @returns nothing where thinning gains less than what is worth a coat
+ * @returns nothing where what is gained is not worth the coats it takes
  */
-export function thinnedNearer({ start, goal, recipe, products, allow }: ThinInput): { nearer?: Thinned } {
-  const lay = (coats: readonly CoatsOf[]) => laidByHand(start, goal, wantedCoats(coats, products));
-  const keeps = (coats: readonly CoatsOf[]): boolean =>
-    lay(coats).steps.every((s) =>
-      s.each.every(
-        ({ lab }) =>
-          (allow.darker || lab[0] >= Math.min(goal[0], start[0]) - TOUCH) &&
-          (allow.redder || lab[1] <= Math.max(goal[1], start[1]) + TOUCH),
-      ),
-    );
-  const before = lay(recipe).deltaE00;
+export async function thinnedNearer(
+  { start, goal, recipe, products, allow }: ThinInput,
+  job: JobContext = {},
+): Promise<{ nearer?: Thinned }> {
+  const clears = recipe.filter(({ colourId }) => products.find((p) => p.id === colourId)?.kind === 'clear');
+  const finish = wantedCoats(clears, products).flatMap(({ coat, coats }) =>
+    Array.from({ length: coats }, () => readyCoat(coat)),
+  );
+  const finished = (ground: Ground): Lab => seenOf(finish.reduce(coatedOnce, ground));
+  const keeps = ([lightness, red]: Lab): boolean =>
+    (allow.darker || lightness >= Math.min(goal[0], start[0]) - TOUCH) &&
+    (allow.redder || red <= Math.max(goal[1], start[1]) + TOUCH);
+  const { deltaE00: before, steps } = laidByHand(start, goal, wantedCoats(recipe, products));
   // Where the products as they come could not keep the rule, it is no rule for thinning either.
-  const ruled = keeps(recipe);
-  let best = { coats: recipe.map((c) => ({ ...c })), off: before };
-  for (let round = 0; round < ROUNDS; round++)
-    for (const { colourId } of recipe) {
-      if (products.find((p) => p.id === colourId)?.kind === 'clear') continue;
-      for (const { value: carrierParts } of thinnings(''))
-        for (let coats = 0; coats <= MOST_COATS; coats++) {
-          const next = best.coats.map((c): CoatsOf =>
-            c.colourId === colourId ? { colourId, coats, ...(carrierParts > 0 ? { carrierParts } : {}) } : c,
-          );
-          const off = lay(next).deltaE00;
-          if (off < best.off - 1e-9 && (!ruled || keeps(next))) best = { coats: next, off };
+  const ruled = steps.every((s) => s.each.every(({ lab }) => keeps(lab)));
+  const layers = LAYERS.map((kind) =>
+    thinsOf(
+      products.filter((p) => p.kind === kind),
+      recipe,
+    ),
+  );
+  // The nearest for each number of coats.
+  const best: (Best | undefined)[] = [];
+  let least = before;
+  const after = (k: number, { ground, coats, used }: Way): Way[] => {
+    const ways: Way[] = [{ ground, coats, used }];
+    for (const { colourId, thins } of layers[k] ?? [])
+      for (const { carrierParts, laid } of thins) {
+        let now = ground;
+        for (let n = 1; used + n <= MOST_COATS; n++) {
+          now = coatedOnce(now, laid);
+          if (ruled && !keeps(seenOf(now))) break;
+          // Two coats at half strength are one at full.
+          if (n % 2 === 0 && carrierParts > 0) continue;
+          const of: CoatsOf = { colourId, coats: n, ...(carrierParts > 0 ? { carrierParts } : {}) };
+          ways.push({ ground: now, coats: [...coats, of], used: used + n });
         }
+      }
+    return ways;
+  };
+  const dyed = after(0, { ground: bareGround(start), coats: [], used: 0 });
+  for (const [i, way] of dyed.entries()) {
+    await breathe(job, i / dyed.length);
+    for (const glazed of after(1, way)) {
+      // Toners only darken: what is already too dark by more than the nearest is off stays so.
+      const [lightness] = finished(glazed.ground);
+      if (lightness < goal[0] && lightnessShare(lightness, goal[0]) > least) continue;
+      for (const { ground, coats, used } of after(2, glazed)) {
+        if (!coats.some((c) => c.carrierParts)) continue;
+        const lab = finished(ground);
+        if (ruled && !keeps(lab)) continue;
+        const off = deltaE00(lab, goal);
+        least = Math.min(least, off);
+        if (off < (best[used]?.off ?? Infinity)) best[used] = { coats, off };
+      }
     }
-  if (best.off > before - WORTH_A_COAT.value) return {};
-  const coats = best.coats.filter((c) => c.coats > 0);
-  return { nearer: { coats, deltaE00: best.off, lab: lay(coats).final } };
+  }
+  const asItComes = recipe.reduce((n, { coats }) => n + coats, 0) - finish.length;
+  let found: Best | undefined;
+  let price = before + asItComes * WORTH_A_COAT.value;
+  for (const [used, b] of best.entries()) {
+    if (!b || b.off > before - WORTH_A_COAT.value) continue;
+    const own = b.off + used * WORTH_A_COAT.value;
+    if (own < price) [found, price] = [b, own];
+  }
+  if (!found) return {};
+  const coats = [...found.coats, ...clears];
+  const { deltaE00: off, final } = laidByHand(start, goal, wantedCoats(coats, products));
+  return { nearer: { coats, deltaE00: off, lab: final } };
 }

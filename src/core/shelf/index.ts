@@ -15,6 +15,7 @@ export {
 } from './colour';
 export { STARTER_SHELF, starterColours } from './starter';
 export {
+  besideWords,
   differenceWords,
   moreSpread,
   outlookBefore,
@@ -30,6 +31,7 @@ export {
   chooseInput,
   coatsOf,
   coatsOutlook,
+  handLaid,
   colourantsOf,
   fillAims,
   lampWords,
@@ -39,7 +41,7 @@ export {
   type OnShelf,
 } from './plans';
 export { boardWords, learnedWords, learningFrom, predictedBoard } from './learned';
-export { boardsToCopy, recipeLine, wantedCoats, type RecipeCoats } from './recipe';
+export { boardsToCopy, recipeLine, sameCoats, wantedCoats, type RecipeCoats } from './recipe';
 export { AIM_FROM, evenTones, MOST_AIM_POINTS, pickedLabel, type AimFrom, type ColourAim } from './aim';
 export {
   OUTCOMES,

@@ -53,6 +53,15 @@ export const seenStanding = ({ standing }: Outlook): boolean => standing > 0.5;
 export const differenceWords = ({ difference, spread }: Outlook): string =>
   `${difference.toFixed(1)} ± ${spread.toFixed(1)}`;
 
+/** How far off it is expected, what is not known counted in. ΔE00 */
+const expectedMiss = ({ difference, spread }: Outlook): number => Math.hypot(difference, spread);
+
+/** What another way is worth beside the one proposed: nearer in the middle can be less sure. */
+export const besideWords = (before: Outlook, after: Outlook): string =>
+  expectedMiss(after) <= expectedMiss(before)
+    ? 'It is the better bet of the two.'
+    : 'It aims nearer but is less sure, since more goes on: make a test board of both.';
+
 /** Whether to stop, go on, or make a board first. */
 export function stopWords({ difference, spread, standing }: Outlook): string {
   if (difference <= spread && spread > SEEN.standing.value)

@@ -1,9 +1,24 @@
 import { deltaE00, type Lab, type Tones } from '../colour';
-import type { Board, ChooseInput, Coat, Colourant, CoatsResult, Fit, Recipe } from '../pigment';
 import { roleOf, type CoatsOf, type Colour, type TestBoard } from './colour';
 import { shareOf } from './thinned';
-import { outlookBefore, outlookLearned, type Outlook } from './outlook';
-import { labOf, mixtureOf, partOf, predicted, spectrumOf } from '../pigment';
+import { moreSpread, outlookBefore, outlookLearned, type Outlook } from './outlook';
+import { wantedCoats, type RecipeCoats } from './recipe';
+import {
+  laidByHand,
+  labOf,
+  mixtureOf,
+  partOf,
+  predicted,
+  spectrumOf,
+  type Board,
+  type ChooseInput,
+  type Coat,
+  type Colourant,
+  type CoatsResult,
+  type Fit,
+  type Recipe,
+  type WantedCoats,
+} from '../pigment';
 
 export type OnShelf = { id: string; body: Colour };
 
@@ -97,6 +112,21 @@ export function coatsOutlook(
   if (result.steps.some((s) => !known.has(s.id) || !coats.some((c) => c.id === s.id))) return undefined;
   const board = { ground: start, coats: result.steps.map((s) => ({ id: s.id, coats: s.coats })) };
   return outlookLearned(result.deltaE00, predicted(board, coats, fit).sd);
+}
+
+/** What coats decided on by hand give, and how sure that is. @param unsure what is not known of where it begins, ΔE00, one standard deviation */
+export function handLaid(
+  start: Lab,
+  goal: Lab,
+  recipe: RecipeCoats,
+  products: readonly Coat[],
+  fit: Fit | undefined,
+  unsure: number,
+): { wanted: WantedCoats[]; result: CoatsResult; outlook: Outlook | undefined } {
+  const wanted = wantedCoats(recipe, products);
+  const result = laidByHand(start, goal, wanted);
+  const coats = wanted.map((w) => w.coat);
+  return { wanted, result, outlook: moreSpread(fit && coatsOutlook(start, result, coats, fit), unsure) };
 }
 
 /** So much more under a lamp than in daylight is told. ΔE00 */

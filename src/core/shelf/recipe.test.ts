@@ -1,5 +1,5 @@
 import type { Coat } from '../pigment';
-import { boardsToCopy, recipeLine, wantedCoats } from './recipe';
+import { boardsToCopy, recipeLine, sameCoats, wantedCoats } from './recipe';
 import type { TestBoard } from './colour';
 
 const coat = (id: string, kind: Coat['kind']): Coat => ({ id, kind, lab: [60, 10, 20], strength: 0.3 });
@@ -10,6 +10,15 @@ test('in the order in which they go on; what is gone from the shelf falls out, n
   expect(wantedCoats(recipe, products).map((w) => [w.coat.id, w.coats])).toEqual([['dye', 2], ['toner', 0], ['shellac', 1]]); // prettier-ignore
   expect(recipeLine(recipe.slice(2), (id) => `the ${id}`)).toBe('2 thin coats of the dye');
   expect(recipeLine([{ colourId: 'a', coats: 2 }, { colourId: 'b', coats: 1 }], (id) => id)).toBe('2 thin coats of a, then one thin coat of b'); // prettier-ignore
+});
+
+test('the same coats are the same in any order and with products of no coat; thinned they are others', () => {
+  const dye = { colourId: 'dye', coats: 2 };
+  const toner = { colourId: 'toner', coats: 1, carrierParts: 3 };
+  expect(sameCoats([dye, toner], [toner, { colourId: 'clear', coats: 0 }, dye])).toBe(true);
+  expect(sameCoats([dye, toner], [dye, { colourId: 'toner', coats: 1 }])).toBe(false);
+  expect(sameCoats([dye], [{ ...dye, coats: 1 }])).toBe(false);
+  expect(sameCoats([], [dye])).toBe(false);
 });
 
 test('boards on the same wood first, the newest of them before', () => {

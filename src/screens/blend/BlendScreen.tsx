@@ -126,7 +126,7 @@ export function BlendScreen() {
           <View style={{ flexDirection: 'row', gap: 8 }}>
             <Tone lab={place.tones.mean} label="As it is" />
             <Tone lab={afterBleach.lab} label="After it" />
-            <Tone lab={oldTones.mean} label="Round it" />
+            <Tone lab={oldTones.mean} label={damage.body.aim ? 'Goal' : 'Round it'} />
           </View>
           <Text>{afterBleach.words}</Text>
           <Text kind="quiet">{`± ${afterBleach.spread.toFixed(0)} ΔE00: try it where it does not show.`}</Text>
@@ -141,12 +141,12 @@ export function BlendScreen() {
               toned
                 ? 'The place as it is, beside the sound wood round it.'
                 : veneer
-                  ? `${veneer.body.name}, bare, beside the old wood.`
+                  ? `${veneer.body.name}, bare, beside the colour it shall have.`
                   : ''
             }
           >
             <View style={{ flexDirection: 'row', gap: 8 }}>
-              <Tone lab={oldTones.mean} label="Old wood" />
+              <Tone lab={oldTones.mean} label={damage.body.aim ? 'Goal' : 'Old wood'} />
               <Tone lab={bare.mean} label={isPatch ? 'Veneer, bare' : 'New wood, bare'} />
               <Tone lab={blend.final} label="After all layers" />
             </View>

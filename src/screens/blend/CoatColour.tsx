@@ -5,7 +5,7 @@ import type { MethodId } from '@/core/catalogue';
 import type { Lab, Tones } from '@/core/colour';
 import type { RepairView } from '@/core/job';
 import { COATS_SOURCE, type ChosenCoats } from '@/core/pigment';
-import { bleachNeeded, chooseInput, coatsOutlook, colourAfterFirst, differenceWords, FIRST, FIRST_SOURCE, FIRSTS, firstOf, firstWords, moreSpread, outlookWords, recipeLine, roleOf, spreadOfFirst, standingOf, steeredGoal, stopWords, type Thinned, type ThinInput } from '@/core/shelf'; // prettier-ignore
+import { bleachNeeded, chooseInput, coatsOutlook, colourAfterFirst, differenceWords, FIRST, FIRST_SOURCE, FIRSTS, firstOf, firstWords, handLaid, moreSpread, outlookWords, roleOf, spreadOfFirst, standingOf, steeredGoal, stopWords, type Thinned, type ThinInput } from '@/core/shelf'; // prettier-ignore
 import { cautionsFor } from '@/core/safety';
 import { describeSource } from '@/core/sources';
 import { Button, CheckChips, Chips, Figure, Notice, Progress, Section, Text } from '@/ui';
@@ -17,6 +17,7 @@ import { namesOf, useShelf } from '../shared/useShelf';
 import { EmptyShelf } from './EmptyShelf';
 import type { Stored } from '@/records';
 import { OwnRecipe } from './OwnRecipe';
+import { ThinnedCoats } from './ThinnedCoats';
 import { BoardFold } from './BoardFold';
 import { TriedSection } from './TriedSection';
 
@@ -105,8 +106,8 @@ export function CoatColour({
       <CheckChips<May>
         label="It may become"
         options={[
-          { value: 'darker', label: 'darker than the old wood' },
-          { value: 'redder', label: 'redder than the old wood' },
+          { value: 'darker', label: 'darker than the goal' },
+          { value: 'redder', label: 'redder than the goal' },
         ]}
         values={may}
         onChange={setMay}
@@ -157,7 +158,7 @@ export function CoatColour({
                 {s.each.map((e, n) => (
                   <Tone key={n} lab={e.lab} label={`Coat ${n + 1}`} />
                 ))}
-                <Tone lab={goal} label="Old wood" />
+                <Tone lab={goal} label="Goal" />
               </View>
             </View>
           ))}
@@ -181,18 +182,14 @@ export function CoatColour({
             />
           ) : null}
           {nearer ? (
-            <View style={{ gap: 8 }}>
-              <Text>{`Thinned it comes nearer: ${recipeLine(nearer.coats, nameOf)}.`}</Text>
-              <View style={{ flexDirection: 'row', gap: 8 }}>
-                <Tone lab={nearer.lab} label="Thinned so" />
-                <Tone lab={goal} label="Old wood" />
-              </View>
-              <Text kind="quiet">{`Expected ${differenceWords({ ...outlook, difference: nearer.deltaE00 })} ΔE00 off.`}</Text>
-              <Button
-                label="Take the thinned coats"
-                onPress={() => change(damage, { coats: nearer.coats })}
-              />
-            </View>
+            <ThinnedCoats
+              damage={damage}
+              nearer={nearer}
+              laid={handLaid(start, goal, nearer.coats, input.products, fit, unsure)}
+              whole={outlook}
+              goal={goal}
+              nameOf={nameOf}
+            />
           ) : null}
           <OwnRecipe
             damage={damage}

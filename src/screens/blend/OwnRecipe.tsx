@@ -1,8 +1,8 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import { hexFromLab, type Lab } from '@/core/colour';
-import { laidByHand, sweepOf, type CoatStep, type Fit } from '@/core/pigment';
+import { sweepOf, type CoatStep, type Fit } from '@/core/pigment';
 import type { RepairView } from '@/core/job';
-import { batchWords, boardsToCopy, CARRIERS, coatsOf, coatsOutlook, differenceWords, MOST_BOARD_COATS, moreSpread, outlookWords, roleOf, thinnings, thinnedTo, wantedCoats, type CoatsOf, type RecipeCoats } from '@/core/shelf'; // prettier-ignore
+import { batchWords, boardsToCopy, CARRIERS, coatsOf, differenceWords, handLaid, MOST_BOARD_COATS, outlookWords, roleOf, thinnings, thinnedTo, type CoatsOf, type RecipeCoats } from '@/core/shelf'; // prettier-ignore
 import type { Stored } from '@/records';
 import { Button, Chips, Figure, Section, Stepper, Text, useSay, useTheme } from '@/ui';
 import { Tone } from '../shared/Swatch';
@@ -48,7 +48,7 @@ export function OwnRecipe({
   const kept = damage.body.coats;
   const recipe: RecipeCoats = kept ?? proposed.map((s) => ({ colourId: s.id, coats: s.coats }));
   const products = coatsOf(shelf, fit);
-  const wanted = wantedCoats(recipe, products);
+  const { wanted, result, outlook } = handLaid(start, goal, recipe, products, fit, unsure);
   const put = useLatest((coats: RecipeCoats | undefined) =>
     change(damage, { coats: coats && coats.map((c) => ({ ...c })) }),
   );
@@ -61,17 +61,6 @@ export function OwnRecipe({
     const carrier = shelf.find((c) => c.id === id)?.body.carrier ?? 'none';
     return carrier === 'none' ? 'its thinner' : CARRIERS[carrier].toLowerCase();
   };
-  const result = laidByHand(start, goal, wanted);
-  const outlook = moreSpread(
-    fit &&
-      coatsOutlook(
-        start,
-        result,
-        wanted.map((w) => w.coat),
-        fit,
-      ),
-    unsure,
-  );
   const others = shelf.filter((c) => roleOf(c.body.kind) !== 'mix' && !recipe.some((r) => r.colourId === c.id)); // prettier-ignore
   const copy = (board: Stored<'board'>): void => {
     void put.current(board.body.coats);
@@ -88,7 +77,7 @@ export function OwnRecipe({
       <View style={{ flexDirection: 'row', gap: 8 }}>
         <Tone lab={start} label="Bare" />
         <Tone lab={result.final} label="With these coats" />
-        <Tone lab={goal} label="Old wood" />
+        <Tone lab={goal} label="Goal" />
       </View>
       {outlook ? (
         <Figure
@@ -159,7 +148,7 @@ export function OwnRecipe({
   );
 }
 
-/** What 0, 1, 2 … coats give, each over the old wood it shall come to. */
+/** What 0, 1, 2 … coats give, each over the goal it shall come to. */
 function Sweep({
   swatches,
   goal,
@@ -181,7 +170,7 @@ function Sweep({
           key={coats}
           role="radio"
           aria-checked={coats === chosen}
-          aria-label={`${coats} coats of ${name}: ${deltaE00.toFixed(1)} ΔE00 from the old wood`}
+          aria-label={`${coats} coats of ${name}: ${deltaE00.toFixed(1)} ΔE00 from the goal`}
           onPress={() => onChoose(coats)}
           style={[styles.swatch, { borderColor: coats === chosen ? theme.ink : 'transparent' }]}
         >

@@ -1,0 +1,70 @@
+import { View } from 'react-native';
+import type { Lab } from '@/core/colour';
+import {
+  besideWords,
+  differenceWords,
+  outlookWords,
+  recipeLine,
+  sameCoats,
+  type handLaid,
+  type Outlook,
+  type Thinned,
+} from '@/core/shelf';
+import type { Stored } from '@/records';
+import { Button, Figure, Text, useSay } from '@/ui';
+import { Tone } from '../shared/Swatch';
+import { useChange } from '../shared/useChange';
+import { useLatest } from '../shared/useLatest';
+
+/** Coats of thinned products, where they come nearer than whole ones. */
+export function ThinnedCoats({
+  damage,
+  nearer,
+  laid: { outlook },
+  whole,
+  goal,
+  nameOf,
+}: {
+  damage: Stored<'damage'>;
+  nearer: Thinned;
+  laid: ReturnType<typeof handLaid>;
+  /** Of the whole coats proposed. */
+  whole: Outlook;
+  goal: Lab;
+  nameOf: (id: string) => string;
+}) {
+  const change = useChange();
+  const say = useSay();
+  const kept = damage.body.coats;
+  const put = useLatest((coats: typeof kept) => change(damage, { coats }));
+  const take = (): void => {
+    void put.current(nearer.coats);
+    say({
+      text: 'Your recipe for this place is the thinned coats now.',
+      action: { label: 'Undo', run: () => void put.current(kept) },
+    });
+  };
+  return (
+    <View style={{ gap: 8 }}>
+      <Text kind="subheading">Thinned it aims nearer</Text>
+      <Text>{`Put on ${recipeLine(nearer.coats, nameOf)}.`}</Text>
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        <Tone lab={nearer.lab} label="Thinned so" />
+        <Tone lab={goal} label="Goal" />
+      </View>
+      {outlook ? (
+        <Figure
+          label="Difference expected, thinned"
+          value={differenceWords(outlook)}
+          unit="ΔE00"
+          note={`${outlookWords(outlook)} ${besideWords(whole, outlook)}`}
+        />
+      ) : null}
+      {kept && sameCoats(kept, nearer.coats) ? (
+        <Text kind="quiet">This is your recipe for this place, below.</Text>
+      ) : (
+        <Button label="Take the thinned coats" onPress={take} />
+      )}
+    </View>
+  );
+}
