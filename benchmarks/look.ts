@@ -1,7 +1,7 @@
 // A repair on its face in another colour, as it is seen standing, and the swatch of a mixture while its parts are dragged: each
 // beside the same with every colour converted one by one, `node --import tsx benchmarks/look.ts`.
 import { performance } from 'node:perf_hooks';
-import { coverOf, linearOf, linearOfByte, recolouredPlace, resolvedMm, seenFrom, byteOfLinear, type Lab } from '../src/core/colour'; // prettier-ignore
+import { coverOf, linearOf, linearOfByte, recolouredPlace, resolvedMm, seenFrom, byteOfLinear, type Lab, type ToneRow } from '../src/core/colour'; // prettier-ignore
 import type { Point } from '../src/core/geometry';
 import { mixedByHand } from '../src/core/shelf';
 import { woodPhoto } from '../src/testing/wood';
@@ -39,7 +39,8 @@ function main(): void {
   const wood = woodPhoto('worn-floor.png');
   const cover = coverOf(wood.width, wood.height, MM, OUTLINE);
   const to = (i: number): Lab => [40 + (i % 7), 14, 25];
-  const look = timed((i) => void seenFrom(recolouredPlace(wood, cover, to(i)), MM, resolvedMm(1600)));
+  const rows = (i: number): ToneRow[] => [{ share: 0, light: [0, 0, 0] }, { share: 1, light: linearOf(to(i)) }]; // prettier-ignore
+  const look = timed((i) => void seenFrom(recolouredPlace(wood, cover, rows(i)), MM, resolvedMm(1600)));
   const each = timed(
     (i) => void seenFrom({ ...wood, data: plain(wood, cover, to(i)) }, MM, resolvedMm(1600)),
   );

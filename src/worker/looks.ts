@@ -1,9 +1,9 @@
-import { coverOf, recolouredPlace, seenFrom, type Lab } from '@/core/colour';
+import { coverOf, recolouredPlace, seenFrom, type ToneRow } from '@/core/colour';
 import type { FaceView, RepairView, Spot, SpotSearch } from '@/core/job';
 import type { Raster } from '@/core/picture';
 
-/** What a repair is shown as: its colour, as it is before any coat when not given, and what an eye tells apart from where it stands. */
-export type Look = { to: Lab | undefined; finestMm: number };
+/** What a repair is shown as: what its coats make of lines and ground, as it is before any coat when not given, and what an eye tells apart from where it stands. */
+export type Look = { figure: readonly ToneRow[] | undefined; finestMm: number };
 
 /** A repair on its face in one colour after another; what is laid out for one repair is kept until another is looked at. */
 export function repairLooker(
@@ -15,7 +15,7 @@ export function repairLooker(
     const base = cut ? await cutAt(cut.search, cut.at, false) : await redraw(view);
     return { base, cover: coverOf(base.width, base.height, view.mmPerPixel, outline) };
   };
-  return async (repair: RepairView, { to, finestMm }: Look): Promise<Raster> => {
+  return async (repair: RepairView, { figure, finestMm }: Look): Promise<Raster> => {
     const key = JSON.stringify(repair);
     if (last?.key !== key) last = { key, laid: lay(repair) };
     const mine = last;
@@ -23,7 +23,7 @@ export function repairLooker(
       if (last === mine) last = undefined;
     });
     const { base, cover } = await mine.laid;
-    const coloured = to ? recolouredPlace(base, cover, to) : base;
+    const coloured = figure ? recolouredPlace(base, cover, figure) : base;
     const seen = seenFrom(coloured, repair.view.mmPerPixel, finestMm);
     // What is kept is not given away with its pixels.
     return seen === base ? { ...base, data: base.data.slice() } : seen;

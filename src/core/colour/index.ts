@@ -16,6 +16,7 @@ export {
   coverOf,
   EYE_ARC_MINUTES,
   recolouredPlace,
+  type ToneRow,
   resolvedMm,
   seenFrom,
   VIEWS,

@@ -1,5 +1,5 @@
-import { deltaE00, labFromLinear, type Lab } from './lab';
-import { coverOf, recolouredPlace, resolvedMm, seenFrom } from './look';
+import { deltaE00, labFromLinear, linearOf, type Lab } from './lab';
+import { coverOf, recolouredPlace, resolvedMm, seenFrom, type ToneRow } from './look';
 
 type Rgb = readonly [number, number, number];
 const drawn = (width: number, height: number, of: (x: number, y: number) => Rgb) => {
@@ -16,6 +16,8 @@ const WHITE: Rgb = [255, 255, 255];
 const BLACK: Rgb = [0, 0, 0];
 const PALE: Rgb = [220, 220, 220];
 const DARK: Rgb = [40, 40, 40];
+/** A film that takes the same share of light everywhere. */
+const filter = (to: Lab): ToneRow[] => [{ share: 0, light: [0, 0, 0] }, { share: 1, light: linearOf(to) }]; // prettier-ignore
 /** IEC 61966-2-1, written out. */
 const light = (v: number): number => (v <= 10.31475 ? v / 255 / 12.92 : ((v / 255 + 0.055) / 1.055) ** 2.4);
 
@@ -60,7 +62,7 @@ test('a place takes another colour on the whole and keeps its figure; what is ro
   expect(cover.reduce((a, b) => a + b, 0)).toBeGreaterThan(48 * 48);
   expect(cover.reduce((a, b) => a + b, 0)).toBeLessThan(60 * 60);
   const to: Lab = [48, 19, 27];
-  const then = recolouredPlace(picture, cover, to);
+  const then = recolouredPlace(picture, cover, filter(to));
   expect(at(then, 10, 50)).toEqual(at(picture, 10, 50));
   const inner = Array.from({ length: 40 }, (_, i) => 30 + i);
   const mean = (k: 0 | 1 | 2): number =>
@@ -75,5 +77,19 @@ test('a place takes another colour on the whole and keeps its figure; what is ro
 test('nothing of a place outside the picture is painted', () => {
   const picture = drawn(20, 20, () => PALE);
   const cover = coverOf(20, 20, 1, [[30, 30], [40, 30], [40, 40]]); // prettier-ignore
-  expect(recolouredPlace(picture, cover, [20, 0, 0]).data).toEqual(picture.data);
+  expect(recolouredPlace(picture, cover, filter([20, 0, 0])).data).toEqual(picture.data);
+});
+
+test('what hides makes lines and ground alike; between the rows it goes straight', () => {
+  const picture = drawn(100, 100, (x) => (x % 10 < 2 ? [120, 80, 50] : [190, 140, 90]));
+  const cover = new Float32Array(100 * 100).fill(1);
+  const paint = linearOf([52, 10, 20]);
+  const flat = recolouredPlace(picture, cover, [{ share: 0, light: paint }, { share: 1, light: paint }]); // prettier-ignore
+  expect(at(flat, 31, 50)).toEqual(at(flat, 37, 50));
+  expect(deltaE00(labFromLinear([light(at(flat, 31, 50)[0]), light(at(flat, 31, 50)[1]), light(at(flat, 31, 50)[2])]), [52, 10, 20])).toBeLessThan(0.5); // prettier-ignore
+  // Half hidden: the step from line to ground is half as high as the film alone would leave it.
+  const half = recolouredPlace(picture, cover, [{ share: 0, light: [0.1, 0.1, 0.1] }, { share: 1, light: [0.2, 0.2, 0.2] }, { share: 4, light: [0.5, 0.5, 0.5] }]); // prettier-ignore
+  const mean = 0.2 * light(120) + 0.8 * light(190);
+  for (const [x, own] of [[31, 120], [37, 190]] as const) expect(light(at(half, x, 50)[0])).toBeCloseTo(0.1 + (0.1 * light(own)) / mean, 2); // prettier-ignore
+  expect(() => recolouredPlace(picture, cover, [])).toThrow(RangeError);
 });

@@ -1,7 +1,7 @@
 import { boundingBox, contains, distanceToBoundary, type Polygon } from '../geometry';
 import type { Raster } from '../picture';
 import { memory, published, sourced } from '../sources';
-import { byteOfLinear, linearOf, linearOfByte, type Lab } from './lab';
+import { byteOfLinear, linearOfByte, type Linear } from './lab';
 
 /** What an eye just tells apart. Minutes of arc. */
 export const EYE_ARC_MINUTES = sourced(
@@ -86,18 +86,32 @@ export function coverOf(width: number, height: number, mmPerPixel: number, outli
   return cover;
 }
 
+/** What becomes of a spot that gives back so many times the place's mean light: linear light in red, green and blue. */
+export type ToneRow = { share: number; light: Linear };
+
+/** Out of the rows, straight from one to the next and beyond the ends. @param rows by share, two at least */
+function lightAfter(rows: readonly ToneRow[], share: number, channel: 0 | 1 | 2): number {
+  const above = rows.findIndex((r) => r.share >= share);
+  const k = above < 0 ? rows.length - 1 : Math.max(1, above);
+  const [from, to] = [rows[k - 1], rows[k]];
+  if (!from || !to) return 0;
+  const part = (share - from.share) / (to.share - from.share);
+  return from.light[channel] + part * (to.light[channel] - from.light[channel]);
+}
+
 /**
- * A picture with a place in another colour, its own figure kept: its light is filtered by as much as the place's mean light has to be, as a
- * film of colour does.
+ * A picture with a place in another colour. Lines and ground each become what the coats make of them: a filter keeps the figure, what hides
+ * flattens it.
  *
  * @param cover of the place, from `coverOf`
- * @param to what the place shall be on the whole
+ * @param rows what the coats make of darker and lighter spots; one that is nought gives nought, so a filter is two rows
+ * @throws RangeError for fewer than two rows
  */
-export function recolouredPlace(picture: Raster, cover: Float32Array, to: Lab): Raster {
+export function recolouredPlace(picture: Raster, cover: Float32Array, rows: readonly ToneRow[]): Raster {
+  if (rows.length < 2) throw new RangeError('A place is recoloured by two tones at least.');
   const { width, height } = picture;
   const data = picture.data.slice();
-  const goal = linearOf(to);
-  for (let c = 0; c < 3; c++) {
+  for (const c of [0, 1, 2] as const) {
     let [light, weight] = [0, 0];
     for (let i = 0; i < width * height; i++) {
       const share = cover[i] ?? 0;
@@ -106,12 +120,14 @@ export function recolouredPlace(picture: Raster, cover: Float32Array, to: Lab): 
       weight += share;
     }
     if (light <= 0) continue;
-    const by = (Math.max(0, goal[c] ?? 0) * weight) / light;
+    const mean = light / weight;
+    const after = LIGHT_OF.map((own) => lightAfter(rows, own / mean, c));
     for (let i = 0; i < width * height; i++) {
       const share = cover[i] ?? 0;
       if (share === 0) continue;
-      const own = LIGHT_OF[picture.data[4 * i + c] ?? 0] ?? 0;
-      data[4 * i + c] = byteFor(own * (1 + share * (by - 1)));
+      const byte = picture.data[4 * i + c] ?? 0;
+      const own = LIGHT_OF[byte] ?? 0;
+      data[4 * i + c] = byteFor(own + share * ((after[byte] ?? 0) - own));
     }
   }
   return { data, width, height };

@@ -143,7 +143,7 @@ export function OwnRecipe({
       ) : (
         <Text kind="quiet">As proposed above; change a count and it is yours.</Text>
       )}
-      {repair ? <TheLook repair={repair} start={start} goal={goal} wanted={wanted} nameOf={nameOf} /> : null}
+      {repair ? <TheLook repair={repair} start={start} wanted={wanted} nameOf={nameOf} /> : null}
     </Section>
   );
 }

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { EYE_ARC_MINUTES, resolvedMm, VIEWS, type Lab, type ViewFrom } from '@/core/colour';
 import type { RepairView } from '@/core/job';
-import { laidByHand, type WantedCoats } from '@/core/pigment';
+import { figureAfter, type WantedCoats } from '@/core/pigment';
 import { describeSource } from '@/core/sources';
 import { CheckChips, Chips, Pixels, Section, Text } from '@/ui';
 import { lookAtRepair } from '@/worker';
@@ -14,13 +14,11 @@ const FROM: ViewFrom[] = ['close', 'armsLength', 'standing'];
 export function TheLook({
   repair,
   start,
-  goal,
   wanted,
   nameOf,
 }: {
   repair: RepairView;
   start: Lab;
-  goal: Lab;
   wanted: readonly WantedCoats[];
   nameOf: (id: string) => string;
 }) {
@@ -28,8 +26,7 @@ export function TheLook({
   const [off, setOff] = useState<readonly string[]>([]);
   const [from, setFrom] = useState<ViewFrom>('armsLength');
   const on = laid.filter((w) => !off.includes(w.coat.id));
-  const { final } = laidByHand(start, goal, on);
-  const look = { to: final, finestMm: resolvedMm(VIEWS[from].fromMm.value) };
+  const look = { figure: figureAfter(start, on), finestMm: resolvedMm(VIEWS[from].fromMm.value) };
   const picture = useLive(JSON.stringify([repair, look]), () => lookAtRepair(repair, look));
   return (
     <Section title="As it will look" help="The place on its face in the colour of the coats that are on.">
