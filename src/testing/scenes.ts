@@ -1,6 +1,6 @@
 // Photos of a card, a sheet or a face on a bench, made up: seen from an angle, in shadow, among other things.
 import { seededRandom } from '../core/check';
-import { homographyFrom, invertHomography, REFERENCE_OBJECTS, type Point } from '../core/geometry';
+import { homographyFrom, invertHomography, project, REFERENCE_OBJECTS, type Point } from '../core/geometry';
 import type { Raster } from '../core/picture';
 import { REAL_WOOD, woodPhoto } from './wood';
 
@@ -113,6 +113,60 @@ export function sceneOf(seed: number): Scene {
       data[o] = ((one[0] + two[0]) / 2) * light + noise;
       data[o + 1] = ((one[1] + two[1]) / 2) * light + noise;
       data[o + 2] = ((one[2] + two[2]) / 2) * light + noise;
+      data[o + 3] = 255;
+    }
+  return { picture: { width: WIDE, height: TALL, data }, object, corners };
+}
+
+/** A card or a sheet lying anywhere on a face that is seen whole, as a face is measured by it. */
+export function sceneOnFace(seed: number): Scene {
+  const random = seededRandom(1000 + seed);
+  const between = (a: number, b: number): number => a + (b - a) * random();
+  const object = seed % 3 === 0 ? 'a4' : 'card';
+  const { widthMm, heightMm } = REFERENCE_OBJECTS[object];
+  const faceMm = object === 'card' ? [between(260, 560), between(220, 400)] : [between(520, 1000), between(420, 700)]; // prettier-ignore
+  const [long = 400, tall = 300] = faceMm;
+  // The face fills most of the photo, seen a little from the side.
+  const scale = Math.min((0.86 * WIDE) / long, (0.86 * TALL) / tall);
+  const corner = (x: number, y: number): Point => [
+    WIDE / 2 + x * long * scale * between(0.44, 0.5),
+    TALL / 2 + y * tall * scale * between(0.44, 0.5),
+  ];
+  const face = [corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)];
+  const onFace: Point[] = [[0, 0], [long, 0], [long, tall], [0, tall]]; // prettier-ignore
+  const toPicture = homographyFrom(onFace, face);
+  const toFace = invertHomography(toPicture);
+  const turn = between(-0.4, 0.4) + (random() < 0.3 ? Math.PI / 2 : 0);
+  const reach = Math.hypot(widthMm, heightMm) / 2;
+  const middle = [between(reach, long - reach), between(reach, tall - reach)] as const;
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  const corners = ([[-1, -1], [1, -1], [1, 1], [-1, 1]] as const).map(([x, y]): Point => {
+    const [dx, dy] = [(x * widthMm) / 2, (y * heightMm) / 2];
+    return project(toPicture, [middle[0] + dx * cos - dy * sin, middle[1] + dx * sin + dy * cos]);
+  }); // prettier-ignore
+  const wood = woods[Math.floor(random() * woods.length)];
+  const bench: Rgb = [between(40, 90), between(40, 85), between(40, 80)];
+  const tint = CARDS[Math.floor(random() * CARDS.length)] ?? [230, 230, 230];
+  const card: Rgb = object === 'a4' ? [236, 234, 228] : tint;
+  const data = new Uint8ClampedArray(4 * WIDE * TALL);
+  const colourAt = (px: number, py: number): Rgb => {
+    const [x, y] = project(toFace, [px, py]);
+    if (x < 0 || y < 0 || x > long || y > tall) return bench;
+    const [dx, dy] = [x - middle[0], y - middle[1]];
+    const u = (dx * cos + dy * sin) / widthMm + 0.5;
+    const v = (-dx * sin + dy * cos) / heightMm + 0.5;
+    if (u >= 0 && u <= 1 && v >= 0 && v <= 1)
+      return v > 0.12 && v < 0.3 && object === 'card' ? [card[0] * 0.35, card[1] * 0.35, card[2] * 0.35] : card; // prettier-ignore
+    return pixel(wood, x, y);
+  };
+  for (let y = 0; y < TALL; y++)
+    for (let x = 0; x < WIDE; x++) {
+      const one = colourAt(x + 0.25, y + 0.25);
+      const two = colourAt(x + 0.75, y + 0.75);
+      const light = 0.7 + (0.3 * x) / WIDE;
+      const noise = 10 * (random() + random() + random() - 1.5);
+      const o = 4 * (y * WIDE + x);
+      for (const c of [0, 1, 2] as const) data[o + c] = ((one[c] + two[c]) / 2) * light + noise;
       data[o + 3] = 255;
     }
   return { picture: { width: WIDE, height: TALL, data }, object, corners };

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { breathe, type JobContext } from '../check';
-import { areaOf, REFERENCE_OBJECTS, type Point } from '../geometry';
+import { areaOf, contains, REFERENCE_OBJECTS, type Point } from '../geometry';
 import { asRaster, planesOf, shrinkAll, type Planes, type Raster } from '../picture';
 import { derived } from '../sources';
 import { edgesOf, smooth, weakestOf } from './edges';
@@ -41,9 +41,13 @@ const AREA: Record<'small' | 'face', { least: number; most: number }> = {
   small: { least: 0.008, most: 0.75 },
   face: { least: 0.12, most: 0.98 },
 };
-/** Quadrilaterals that are looked at, and looked at closely. */
-const ROUGHLY = 600;
-const CLOSELY = 14;
+/** Quadrilaterals that are judged, and looked at closely; of those that nearly are one another only the best. */
+const JUDGED = 6000;
+const CLOSELY = 20;
+/** Two are the same whose corners all lie so close, in diagonals of the picture. */
+const SAME = 0.02;
+/** Moved onto the edge between pixels a side may count as a little less than on whole ones; where it counts far less it went astray. */
+const SETTLED = 0.8;
 const LEAST_SHARE = 0.3;
 /** A side is edge for so much of its length, and no shorter than this. */
 const LEAST_COVER = 0.5;
@@ -106,6 +110,7 @@ const sine = (degrees: number): number => sin((degrees * PI) / 180);
 const SIDES_LEAN = sine(TILT);
 const CORNER_LEAN = sine(CORNER.least);
 
+const NOWHERE: Quad = [[0, 0], [0, 0], [0, 0], [0, 0]]; // prettier-ignore
 type Candidate = { quad: Quad; worth: number };
 
 /** Quadrilaterals whose four sides are mostly edge; nothing at each new line, so that the work can be stopped there. */
@@ -172,9 +177,39 @@ function best(count: number): { offer: (c: Candidate) => void; kept: () => Candi
   };
 }
 
-/** How dear a place is by what is asked for: of two that are alike the larger face is the face. */
+/** The first so many of which none is nearly another. @param near px */
+function apart(list: readonly Candidate[], count: number, near: number): Candidate[] {
+  const kept: Candidate[] = [];
+  for (const c of list) {
+    if (kept.length >= count) break;
+    if (!kept.some((k) => sameQuad(k.quad, c.quad, near))) kept.push(c);
+  }
+  return kept;
+}
+
+const sameQuad = (a: Quad, b: Quad, near: number): boolean =>
+  a.every(([x, y]) => b.some(([u, v]) => hypot(u - x, v - y) < near));
+
+const dearer = (a: Candidate, b: Candidate): Candidate => (b.worth > a.worth ? b : a);
+
+/** What lies on a thing is the card rather than the thing: it takes no more of it than this, and is worth as much of it at least. */
+const ON = { most: 0.35, worth: 0.45 };
+
+/** The best that lies on the one found, where there is one: a card lies on the face, and the face may look like a card. */
+function lyingOn(found: Candidate, all: readonly Candidate[]): Candidate {
+  const area = areaOf(found.quad);
+  const on = all.filter(
+    (c) =>
+      c.worth >= ON.worth * found.worth &&
+      areaOf(c.quad) <= ON.most * area &&
+      c.quad.every((p) => contains(found.quad, p)),
+  );
+  return on.reduce(dearer, on[0] ?? found);
+}
+
+/** How dear a place is by what is asked for: of two that are alike the larger face is the face; a card may be of any size. */
 const wantedSize = (quad: Quad, pixels: number, object: KnownThing): number =>
-  (areaOf(quad) / pixels) ** (object === 'face' ? 0.5 : 0.15);
+  (areaOf(quad) / pixels) ** (object === 'face' ? 0.5 : 0.04);
 
 /** What its proportions and its size say for it. */
 const shapeOf = (quad: Quad, pixels: number, object: KnownThing): number =>
@@ -210,7 +245,7 @@ export async function findKnown(
   await breathe(job, 0.4);
   const { width, height } = edges;
   const pixels = width * height;
-  const some = best(ROUGHLY);
+  const some = best(JUDGED);
   let done = 0;
   for (const found of quadsOf(lines, width, height)) {
     if (!found) {
@@ -221,26 +256,29 @@ export async function findKnown(
     if (!isPossible(quad, width, height, object)) continue;
     some.offer({ quad, worth: cover * shapeOf(quad, pixels, object) });
   }
-  const few = best(CLOSELY);
+  const few = best(JUDGED);
   for (const { quad } of some.kept())
     few.offer({
       quad,
       worth: shapeOf(quad, pixels, object) * worthOf(judge(quad, edges, planes, weakest, LEAST_SHARE)),
     });
+  const distinct = apart(few.kept(), CLOSELY, SAME * hypot(width, height));
   await breathe(job, 0.9);
-  const looked = few
-    .kept()
-    .map(({ quad }): Candidate => {
-      const fine = settled(settled(quad, sharp), sharp);
-      const use = isPossible(fine, width, height, object) ? fine : quad;
-      return {
-        quad: use,
-        worth: shapeOf(use, pixels, object) * worthOf(judge(use, edges, planes, weakest)),
-      };
-    })
-    .sort((p, q) => q.worth - p.worth)[0];
-  const certain = looked ? worthOf(judge(looked.quad, edges, planes, weakest)) : 0;
-  if (!looked || certain < LEAST_WORTH) return { corners: [], worth: 0 };
+  const rated = (quad: Quad): Candidate => ({
+    quad,
+    worth: isPossible(quad, width, height, object)
+      ? shapeOf(quad, pixels, object) * worthOf(judge(quad, edges, planes, weakest))
+      : 0,
+  });
+  const fine = distinct.map(({ quad }) => {
+    const rough = rated(quad);
+    const exact = rated(settled(settled(quad, sharp), sharp));
+    return exact.worth >= SETTLED * rough.worth ? exact : rough;
+  });
+  const first = fine.reduce(dearer, { quad: NOWHERE, worth: 0 });
+  const looked = object === 'face' || first.worth === 0 ? first : lyingOn(first, fine);
+  const certain = looked.worth > 0 ? worthOf(judge(looked.quad, edges, planes, weakest)) : 0;
+  if (certain < LEAST_WORTH) return { corners: [], worth: 0 };
   return {
     corners: inShares(ordered(looked.quad, object)),
     worth: min(1, certain),
