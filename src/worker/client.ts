@@ -23,7 +23,9 @@ import type { CuttingPlan } from './cutting';
 import type { Look } from './looks';
 import type { FoundSpots } from './spots';
 import type { StoredPicture } from './photos';
-import type { Outcome, Progress, Recoloured, ShopWorker } from './shop.worker';
+import type { Outcome, Progress } from './job';
+import type { Recoloured } from './readings';
+import type { ShopWorker } from './shop.worker';
 
 export type JobOptions = { signal?: AbortSignal; onProgress?: Progress };
 

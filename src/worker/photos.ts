@@ -9,6 +9,16 @@ import type { Picture } from '@/records/types';
 
 export type StoredPicture = { jpeg: string; widthPx: number; heightPx: number };
 
+/** Photos as the worker has them. */
+export type Darkroom = {
+  redraw: (view: FaceView, job?: JobContext) => Promise<Raster>;
+  photo: (pictureId: string) => Promise<Raster>;
+  jpegOf: (raster: Raster, quality: number) => Promise<Blob>;
+  decode: (blob: Blob) => Promise<Raster>;
+  prepared: (file: Blob, name: string) => Promise<StoredPicture>;
+  storedFrom: (raster: Raster) => Promise<StoredPicture>;
+};
+
 export const JPEG_QUALITY = 0.86;
 
 function context(

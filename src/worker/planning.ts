@@ -255,3 +255,5 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     },
   };
 }
+
+export type Planner = ReturnType<typeof createPlanner>;

@@ -1,7 +1,8 @@
 import type { JobContext } from '@/core/check';
 import type { Point, Polygon } from '@/core/geometry';
-import { wholeSheet, type FaceView, type Spot, type SpotSearch } from '@/core/job';
+import { wholeSheet, type Spot, type SpotSearch } from '@/core/job';
 import type { Raster } from '@/core/picture';
+import type { Darkroom } from './photos';
 import { patcherOf, placePatch, type Patcher, type Placement } from '@/core/spot';
 
 /** Pictures are as large as the view that was searched. */
@@ -12,18 +13,14 @@ export type FoundSpots = {
   spots: { placement: Placement; asCut: Blob; toned: Blob }[];
 };
 
-/** Stored photos and JPEGs, as the worker has them. */
-type Darkroom = {
-  redraw: (view: FaceView) => Promise<Raster>;
-  photo: (pictureId: string) => Promise<Raster>;
-  jpegOf: (raster: Raster, quality: number) => Promise<Blob>;
-};
+/** What is needed to look at spots. */
+export type SpotRoom = Pick<Darkroom, 'redraw' | 'photo' | 'jpegOf'>;
 
 const QUALITY = 0.9;
 
 type Laid = { face: Raster; sheet: Raster; sheetMm: number; onSheet: (outline: readonly Point[]) => Polygon; patcher: Patcher }; // prettier-ignore
 
-async function laidOut(search: SpotSearch, { redraw, photo }: Darkroom): Promise<Laid> {
+async function laidOut(search: SpotSearch, { redraw, photo }: SpotRoom): Promise<Laid> {
   const face = await redraw(search.view);
   const sheet = await photo(search.sheet.pictureId);
   const sheetMm = search.sheet.wideMm / sheet.width;
@@ -48,7 +45,7 @@ async function laidOut(search: SpotSearch, { redraw, photo }: Darkroom): Promise
 /** The best spots on a sheet for a patch, each as a picture of the patched face. */
 export async function spotsOf(
   search: SpotSearch,
-  darkroom: Darkroom,
+  darkroom: SpotRoom,
   context: JobContext,
 ): Promise<FoundSpots> {
   const { outline, leaveOut, face: within, ringMm, grainToleranceDegrees, top } = search;
@@ -86,7 +83,7 @@ export async function spotsOf(
 }
 
 /** The face with its patch from wherever a finger is; what is laid out for one search is kept until another is looked at. */
-export function spotLooker(darkroom: Darkroom) {
+export function spotLooker(darkroom: SpotRoom) {
   let last: { key: string; laid: Promise<Laid> } | undefined;
   return async (search: SpotSearch, at: Spot, toned: boolean): Promise<Raster> => {
     const key = JSON.stringify(search);
