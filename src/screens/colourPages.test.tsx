@@ -189,6 +189,23 @@ test('a product is thinned with its carrier, in parts and drops; what is done fi
   expect(screen.getByText(/^Lye, then strong peroxide/)).toBeOnTheScreen();
 });
 
+test('thinned coats are proposed where whole ones miss; taken they are the recipe, and Undo gives back what was counted', async () => {
+  // Three quarters of a coat of black under blond shellac, on wood like the sheet.
+  const lab = [39.7, 8.7, 21.8] as const;
+  const aim = { from: 'board', label: 'A board', tones: { ground: lab, mean: lab, line: lab, coherence: 0, pixels: 1 } } as const; // prettier-ignore
+  const { damage } = await photographed({ ...PATCHED, aim });
+  await openPage(<BlendScreen />, { id: damage }, 'In your own products');
+  await waitFor(() => expect(screen.getByText('Thinned it aims nearer')).toBeOnTheScreen(), { timeout: 20_000 }); // prettier-ignore
+  expect(screen.getByText(/^Put on .*thinned 1 to [13]/)).toBeOnTheScreen();
+  expect(screen.getByText(/It is the better bet of the two|It aims nearer but is less sure/)).toBeOnTheScreen(); // prettier-ignore
+  await press('Take the thinned coats');
+  await waitFor(async () => expect(JSON.stringify((await stored('damage', damage))?.coats)).toMatch(/carrierParts/)); // prettier-ignore
+  await waitFor(() => expect(screen.getByText('This is your recipe for this place, below.')).toBeOnTheScreen()); // prettier-ignore
+  await press('Undo');
+  await waitFor(async () => expect((await stored('damage', damage))?.coats).toBeUndefined());
+  await waitFor(() => expect(screen.getByLabelText('Take the thinned coats')).toBeOnTheScreen());
+});
+
 test('the colour is taken from a photo, a board or the reader, and from the wood round it again', async () => {
   const { damage } = await photographed({ kind: 'gouge', method: 'burnIn' });
   await openPage(<BlendScreen />, { id: damage }, 'Mix the fill');

@@ -4,11 +4,10 @@ import { sweepOf, type CoatStep, type Fit } from '@/core/pigment';
 import type { RepairView } from '@/core/job';
 import { batchWords, boardsToCopy, CARRIERS, coatsOf, differenceWords, handLaid, MOST_BOARD_COATS, outlookWords, roleOf, thinnings, thinnedTo, type CoatsOf, type RecipeCoats } from '@/core/shelf'; // prettier-ignore
 import type { Stored } from '@/records';
-import { Button, Chips, Figure, Section, Stepper, Text, useSay, useTheme } from '@/ui';
+import { Button, Chips, Figure, Section, Stepper, Text, useTheme } from '@/ui';
 import { Tone } from '../shared/Swatch';
 import { TheLook } from './TheLook';
-import { useChange } from '../shared/useChange';
-import { useLatest } from '../shared/useLatest';
+import { useRecipe } from './useRecipe';
 import { namesOf } from '../shared/useShelf';
 
 /** Swatches of a sweep: more are not told apart on a phone. */
@@ -42,16 +41,11 @@ export function OwnRecipe({
   /** What is not known of where it begins. ΔE00, one standard deviation */
   unsure: number;
 }) {
-  const change = useChange();
-  const say = useSay();
+  const { kept, put, take } = useRecipe(damage);
   const nameOf = namesOf(shelf);
-  const kept = damage.body.coats;
   const recipe: RecipeCoats = kept ?? proposed.map((s) => ({ colourId: s.id, coats: s.coats }));
   const products = coatsOf(shelf, fit);
   const { wanted, result, outlook } = handLaid(start, goal, recipe, products, fit, unsure);
-  const put = useLatest((coats: RecipeCoats | undefined) =>
-    change(damage, { coats: coats && coats.map((c) => ({ ...c })) }),
-  );
   const set = (colourId: string, coats: number): void =>
     void put.current(recipe.map((r) => (r.colourId === colourId ? { ...r, coats } : r)));
   const thin = (colourId: string, carrierParts: number): void =>
@@ -62,13 +56,11 @@ export function OwnRecipe({
     return carrier === 'none' ? 'its thinner' : CARRIERS[carrier].toLowerCase();
   };
   const others = shelf.filter((c) => roleOf(c.body.kind) !== 'mix' && !recipe.some((r) => r.colourId === c.id)); // prettier-ignore
-  const copy = (board: Stored<'board'>): void => {
-    void put.current(board.body.coats);
-    say({
-      text: `Taken from ${board.body.name}. It was made on ${board.body.wood || 'another wood'}: look at what it gives here.`,
-      action: { label: 'Undo', run: () => void put.current(kept) },
-    });
-  };
+  const copy = ({ body }: Stored<'board'>): void =>
+    take(
+      body.coats,
+      `Taken from ${body.name}. It was made on ${body.wood || 'another wood'}: look at what it gives here.`,
+    );
   return (
     <Section
       title="Your recipe for this place"

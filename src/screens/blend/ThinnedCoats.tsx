@@ -11,10 +11,9 @@ import {
   type Thinned,
 } from '@/core/shelf';
 import type { Stored } from '@/records';
-import { Button, Figure, Text, useSay } from '@/ui';
+import { Button, Figure, Text } from '@/ui';
 import { Tone } from '../shared/Swatch';
-import { useChange } from '../shared/useChange';
-import { useLatest } from '../shared/useLatest';
+import { useRecipe } from './useRecipe';
 
 /** Coats of thinned products, where they come nearer than whole ones. */
 export function ThinnedCoats({
@@ -33,17 +32,7 @@ export function ThinnedCoats({
   goal: Lab;
   nameOf: (id: string) => string;
 }) {
-  const change = useChange();
-  const say = useSay();
-  const kept = damage.body.coats;
-  const put = useLatest((coats: typeof kept) => change(damage, { coats }));
-  const take = (): void => {
-    void put.current(nearer.coats);
-    say({
-      text: 'Your recipe for this place is the thinned coats now.',
-      action: { label: 'Undo', run: () => void put.current(kept) },
-    });
-  };
+  const { kept, take } = useRecipe(damage);
   return (
     <View style={{ gap: 8 }}>
       <Text kind="subheading">Thinned it aims nearer</Text>
@@ -63,7 +52,10 @@ export function ThinnedCoats({
       {kept && sameCoats(kept, nearer.coats) ? (
         <Text kind="quiet">This is your recipe for this place, below.</Text>
       ) : (
-        <Button label="Take the thinned coats" onPress={take} />
+        <Button
+          label="Take the thinned coats"
+          onPress={() => take(nearer.coats, 'Your recipe for this place is the thinned coats now.')}
+        />
       )}
     </View>
   );
