@@ -6,7 +6,9 @@ import {
   markPoints,
   measureMark,
   mirrorMark,
+  addMarkPoint,
   moveMarkPoint,
+  removeMarkPoint,
   type Mark,
 } from './marks';
 
@@ -64,6 +66,23 @@ test('points are moved one at a time, and everything mirrors to the other side',
   const [box, other] = [boundingBox(there), boundingBox(measureMark(mirrored, FACE).outline)];
   expect(other).toEqual({ left: 600 - box.right, right: 600 - box.left, top: box.top, bottom: box.bottom });
   expect(mapMark(mirrorMark(mirrorMark(crack, 600), 600), (p) => p)).toEqual(crack);
+});
+
+test('places are put to an outline or a line and taken from it; a hole and a corner have none to give', () => {
+  const area: Mark = { tool: 'area', outline: [[0, 0], [40, 0], [40, 30]] }; // prettier-ignore
+  const more = addMarkPoint(area, [0, 30]);
+  expect(more).toEqual({ tool: 'area', outline: [[0, 0], [40, 0], [40, 30], [0, 30]] }); // prettier-ignore
+  expect(removeMarkPoint(more, 3)).toEqual(area);
+  const line: Mark = { tool: 'line', points: [[10, 10]], widthMm: 1 }; // prettier-ignore
+  expect(removeMarkPoint(addMarkPoint(line, [20, 20]), 0)).toEqual({ ...line, points: [[20, 20]] }); // prettier-ignore
+  for (const mark of [
+    { tool: 'circle', at: [5, 5], diameterMm: 6 },
+    { tool: 'corner', at: [0, 0], legsMm: [9, 9] },
+  ] as Mark[]) {
+    // prettier-ignore
+    expect(addMarkPoint(mark, [1, 1])).toBe(mark);
+    expect(removeMarkPoint(mark, 0)).toBe(mark);
+  }
 });
 
 test('a depth below zero or beyond any board is refused; one deeper than the board is asked about', () => {

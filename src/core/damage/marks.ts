@@ -164,6 +164,20 @@ export function moveMarkPoint(mark: Mark, index: number, to: Point): Mark {
   return mapMark(mark, (p) => (++i === index ? to : p));
 }
 
+/** An area or a line with one place more at its end; any other mark as it is. */
+export function addMarkPoint(mark: Mark, at: Point): Mark {
+  if (mark.tool === 'area') return { ...mark, outline: [...mark.outline, at] };
+  if (mark.tool === 'line') return { ...mark, points: [...mark.points, at] };
+  return mark;
+}
+
+/** An area or a line without one of its places; any other mark as it is. */
+export function removeMarkPoint(mark: Mark, index: number): Mark {
+  if (mark.tool === 'area') return { ...mark, outline: mark.outline.filter((_, k) => k !== index) };
+  if (mark.tool === 'line') return { ...mark, points: mark.points.filter((_, k) => k !== index) };
+  return mark;
+}
+
 /** Left and right changed over about the middle of a face of this width, as on the matching other side. */
 export function mirrorMark(mark: Mark, widthMm: number): Mark {
   const flipped = mapMark(mark, ([x, y]) => [widthMm - x, y]);

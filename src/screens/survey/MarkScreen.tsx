@@ -5,17 +5,19 @@ import { G, Polyline } from 'react-native-svg';
 import {
   kindInfo,
   LOOSE_KINDS,
+  addMarkPoint,
   mapMark,
   markPoints,
   MOVING_KINDS,
   moveMarkPoint,
+  removeMarkPoint,
   type Mark,
   type MarkTool,
 } from '@/core/damage';
 import { boundingBox, tapOnFace, type Point } from '@/core/geometry';
 import type { Damage } from '@/records';
-import { Button, Chips, Figure, Fold, materials, Notice, optionsOf, Text, useSay, type Handle } from '@/ui';
-import { FaceBoard, inPicture, useDraft } from '../shared/FaceBoard';
+import { Button, Chips, Fold, materials, Notice, optionsOf, Text, useSay, type Handle } from '@/ui';
+import { FaceBoard, inPicture } from '../shared/FaceBoard';
 import { KindPicker } from '../shared/KindPicker';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -24,30 +26,21 @@ import { useAct } from '../shared/useAct';
 import { useDelete } from '../shared/useDelete';
 import { useChange } from '../shared/useChange';
 import { useDamageView } from '../shared/usePiece';
-import { useUnits } from '../shared/useUnits';
 import { CopyFold } from './CopyFold';
 import { GrewFold } from './GrewFold';
 import { remarked, shifted, storedMark, tapped, MARK_TOOLS } from '@/core/job';
 import { PointFields, SizeFields } from './MarkFields';
-import {
-  boardOf,
-  damageLabel,
-  isMarked,
-  markMm,
-  markOf,
-  outlineMm,
-  surveyed,
-  viewOf,
-  type Board,
-} from '@/core/job';
+import { boardOf, damageLabel, isMarked, markMm, outlineMm, surveyed, viewOf, type Board } from '@/core/job';
 import { proposalWords, REGION_SOURCE } from '@/core/sight';
 import { describeSource } from '@/core/sources';
 import { regionInPhoto } from '@/worker';
+import { MarkFigures } from './MarkFigures';
+import { PutOnFace } from './PutOnFace';
 import { SnapCrack } from './SnapCrack';
+import { useMarking } from './useMarking';
 
 /** How much of the face is shown round a damage that is opened again. mm. */
 const ROOM_MM = 50;
-const MOST_UNDO = 100;
 const WHOLE = 'whole';
 const HANDLE_BESIDE_MM = 14;
 
@@ -59,21 +52,11 @@ export function MarkScreen() {
   const act = useAct();
   const erase = useDelete();
   const say = useSay();
-  const { length, area } = useUnits();
-  const [past, setPast] = useState<Mark[]>([]);
-  const [future, setFuture] = useState<Mark[]>([]);
   const [proposing, setProposing] = useState(false);
   // A tool that is chosen before anything is placed.
   const [picked, setPicked] = useState<MarkTool>();
   const { damage, face, piece } = view;
-  const savedMark: Mark = damage ? markOf(damage.body) : { tool: 'area', outline: [] };
-  const write = (mark: Mark): Promise<boolean> => change(damage, storedMark(mark));
-  const put = (mark: Mark): void => {
-    setPast((p) => [...p.slice(1 - MOST_UNDO), savedMark]);
-    setFuture([]);
-    write(mark);
-  };
-  const draft = useDraft<Mark>(savedMark, put);
+  const { draft, put, undo, redo } = useMarking(damage);
   if (!damage || !piece) return <Missing what="This damage" loading={view.loading} />;
   const body: Damage = { ...damage.body, ...storedMark(draft.value) };
   const placed = isMarked(body);
@@ -83,13 +66,6 @@ export function MarkScreen() {
   const back = face
     ? { href: `/face/${face.id}` as const, label: face.body.name }
     : { href: `/piece/${piece.id}` as const, label: piece.body.name };
-  const step = (from: Mark[], setFrom: typeof setPast, setTo: typeof setPast): void => {
-    const last = from[from.length - 1];
-    if (!last) return;
-    setFrom(from.slice(0, -1));
-    setTo((to) => [...to, savedMark]);
-    write(last);
-  };
   const remove = (): void => erase([{ kind: 'damage', id: damage.id }], damageLabel(damage.body), back.href);
   const picker = <KindPicker value={body.kind} onChange={(kind) => change(damage, { kind })} />;
   if (!face || !board) {
@@ -170,26 +146,7 @@ export function MarkScreen() {
       }
     >
       {survey.ok ? (
-        <View style={styles.figures}>
-          {survey.value.gapMm === undefined ? (
-            <Figure label="Area" value={area(survey.value.measures.areaMm2)} />
-          ) : (
-            <Figure label="Width" value={length(survey.value.gapMm)} />
-          )}
-          {survey.value.lengthMm !== undefined ? (
-            <Figure label="Length" value={length(survey.value.lengthMm)} />
-          ) : survey.value.diameterMm === undefined ? (
-            <Figure label="Perimeter" value={length(survey.value.measures.perimeterMm)} />
-          ) : null}
-          {survey.value.diameterMm === undefined ? (
-            <>
-              <Figure label="Along the grain" value={length(survey.value.measures.alongMm)} />
-              <Figure label="Across the grain" value={length(survey.value.measures.acrossMm)} />
-            </>
-          ) : (
-            <Figure label="Diameter" value={length(survey.value.diameterMm)} />
-          )}
-        </View>
+        <MarkFigures survey={survey.value} />
       ) : placed ? (
         tool === 'area' && mark.tool === 'area' && mark.outline.length < 3 ? (
           <Text kind="strong">{`${mark.outline.length} of at least 3 points. Tap on, round the damage.`}</Text>
@@ -216,12 +173,8 @@ export function MarkScreen() {
       ) : null}
       <SizeFields mark={draft.value} onChange={put} />
       <View style={styles.row}>
-        <Button label="Undo" onPress={() => step(past, setPast, setFuture)} disabled={past.length === 0} />
-        <Button
-          label="Redo"
-          onPress={() => step(future, setFuture, setPast)}
-          disabled={future.length === 0}
-        />
+        <Button label="Undo" onPress={() => undo?.()} disabled={!undo} />
+        <Button label="Redo" onPress={() => redo?.()} disabled={!redo} />
         <Button label="Start again" onPress={() => put({ tool: 'area', outline: [] })} disabled={!placed} />
       </View>
       {survey.ok ? (
@@ -270,15 +223,11 @@ export function MarkScreen() {
         <PointFields
           mark={mark}
           onMove={(i, at) => putMm(moveMarkPoint(mark, i, at))}
-          onRemove={(i) => {
-            if (mark.tool === 'area') putMm({ ...mark, outline: mark.outline.filter((_, k) => k !== i) });
-            if (mark.tool === 'line') putMm({ ...mark, points: mark.points.filter((_, k) => k !== i) });
-          }}
+          onRemove={(i) => putMm(removeMarkPoint(mark, i))}
           onAdd={() => {
             const at = middleOf(board);
-            if (mark.tool === 'area' && placed) putMm({ ...mark, outline: [...mark.outline, at] });
-            else if (mark.tool === 'line') putMm({ ...mark, points: [...mark.points, at] });
-            else putMm(tapped(tool, undefined, at));
+            const more = addMarkPoint(mark, at);
+            putMm((placed || mark.tool === 'line') && more !== mark ? more : tapped(tool, undefined, at));
           }}
         />
       </Fold>
@@ -329,32 +278,6 @@ function Unfinished({ mark, k }: { mark: Mark; k: number }) {
   );
 }
 
-/** A damage kept from a quick answer finds its face. */
-function PutOnFace({ view }: { view: ReturnType<typeof useDamageView> }) {
-  const change = useChange();
-  if (view.faces.length === 0) {
-    return (
-      <Button
-        label="Add a face"
-        kind="main"
-        onPress={() => router.push(`/piece/${view.piece?.id ?? ''}/about`)}
-      />
-    );
-  }
-  return (
-    <View style={{ gap: 8 }}>
-      {view.faces.map((f) => (
-        <Button
-          key={f.id}
-          label={`It is on ${f.body.name}`}
-          onPress={() => change(view.damage, { faceId: f.id })}
-        />
-      ))}
-    </View>
-  );
-}
-
 const styles = StyleSheet.create({
-  figures: { flexDirection: 'row', flexWrap: 'wrap', gap: 16 },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
 });
