@@ -1,4 +1,4 @@
-import type { ScheduledTask } from './schedule';
+import type { ScheduledTask } from './network';
 
 /**
  * The steps that hold up the end, from the first to the last: back from the one that ends last, each time to the one it waited for

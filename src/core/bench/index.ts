@@ -1,12 +1,12 @@
 export {
   impossible,
-  schedule,
   scheduleSchema,
   type Schedule,
   type ScheduledTask,
   type ScheduleInput,
   type ScheduleTask,
-} from './schedule';
+} from './network';
+export { schedule } from './schedule';
 export { COAT_FIGURES, COATS, coatsOf, type CoatFigure, type OwnCoats } from './coats';
 export { pieceSteps } from './pieceSteps';
 export type { FaceWork } from './passes';

@@ -1,5 +1,5 @@
 import { DAY_MIN, localFrom, minutesFrom } from '../calendar';
-import type { ScheduleInput, ScheduleTask } from './schedule';
+import type { ScheduleInput, ScheduleTask } from './network';
 import type { BenchTask, DoneStep } from './task';
 
 /** What is ticked off, under the names that the plan has now. */

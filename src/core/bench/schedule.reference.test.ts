@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { afterWorking, calendarOf, minutesFrom, nextWorkable } from '../calendar';
-import { schedule, type Schedule, type ScheduleInput, type ScheduleTask } from './schedule';
+import type { Schedule, ScheduleInput, ScheduleTask } from './network';
+import { schedule } from './schedule';
 
 const task = (
   id: string,

@@ -1,14 +1,4 @@
-export {
-  CUT_GAP_MM,
-  MOST_SPARES,
-  NEST_SOURCE,
-  nestPatches,
-  nestSpares,
-  nestSchema,
-  type NestInput,
-  type NestPiece,
-  type NestPlan,
-  type NestSheet,
-  type Spare,
-} from './nest';
+export { CUT_GAP_MM, NEST_SOURCE, nestPatches, nestSchema } from './nest';
+export { MOST_SPARES, nestSpares } from './spares';
 export { largestRectangle, type Rectangle } from './rectangle';
+export type { NestInput, NestPiece, NestPlan, NestSheet, Spare } from './types';

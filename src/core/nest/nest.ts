@@ -1,56 +1,12 @@
 import Joi from 'joi';
 import { breathe, seededRandom, type JobContext } from '../check';
-import { areaOf, areaOfAll, boundingBox, centroidOf, differenceOf, isConvex, keepBelow, offsetOutline, sides, sweptOver, sweptRound, type Point, type Polygon } from '../geometry'; // prettier-ignore
+import { areaOf, areaOfAll, boundingBox, differenceOf, offsetOutline } from '../geometry'; // prettier-ignore
 import { practice, memory, sourced } from '../sources';
-import { outlineOn } from '../spot';
-import { largestRectangle, type Rectangle } from './rectangle';
+import { largestRectangle } from './rectangle';
 
 /** A patch to be cut. Its grain lies along x. */
-export type NestPiece = {
-  id: string;
-  /** mm */
-  outline: Polygon;
-  /** Sheets it may come from, the best first; any of them when not given. */
-  sheets?: readonly string[];
-  /** Where it must be cut, when its figure has chosen a place: its middle on the sheet, its turn, and whether from the other face. */
-  spot?: { sheet: string; xMm: number; yMm: number; degrees: number; flipped: boolean };
-};
-
-/** What is left of a sheet, its grain along x, and what is gone out of it. mm */
-export type NestSheet = { id: string; outline: Polygon; holes?: readonly Polygon[] };
-
-export type NestInput = {
-  pieces: readonly NestPiece[];
-  sheets: readonly NestSheet[];
-  /** Left between two cuts, and to the rim of a sheet. */
-  gapMm: number;
-  /** Grain may be turned by as much. */
-  grainToleranceDegrees: number;
-  /** Orders of cutting that are tried. */
-  tries?: number;
-  seed?: number;
-};
-
-export type Nested = {
-  id: string;
-  sheet: string;
-  /** Where the middle of the outline comes to lie. */
-  xMm: number;
-  yMm: number;
-  degrees: number;
-  flipped: boolean;
-  outline: Point[];
-};
-
-/** One more of a patch, beside those that are needed. */
-export type Spare = Nested & { of: string };
-
-export type NestPlan = {
-  placed: Nested[];
-  unplaced: { id: string; why: string }[];
-  /** Every sheet that is cut: what is cut from it, and the largest rectangle that stays whole. */
-  sheets: { id: string; cutMm2: number; leftMm2: number; offcut: Rectangle }[];
-};
+import type { Nested, NestInput, NestPiece, NestPlan } from './types';
+import { at, firstPlace, takenFrom, turned, type Taken } from './places';
 
 export const NEST_SOURCE = practice(
   'packed from one end, so that the largest piece of the sheet stays whole',
@@ -92,68 +48,6 @@ export const nestSchema = Joi.object({
     .min(0)
     .max(2 ** 31 - 1),
 });
-
-/** An outline about its middle, turned. */
-const turned = (piece: Polygon, degrees: number, flipped: boolean): Point[] =>
-  outlineOn(piece, centroidOf(piece), { degrees, flipped }, [0, 0]);
-const at = (piece: Polygon, [x, y]: Point): Point[] => piece.map(([px, py]): Point => [px + x, py + y]);
-
-/** What was cut from one sheet so far, grown by the room of a knife. */
-type Taken = { sheet: NestSheet; room: Polygon[]; outlines: Point[][]; grown: Polygon[] };
-
-const takenFrom = (sheet: NestSheet, gapMm: number): Taken => ({
-  sheet,
-  // A cut keeps off the rim by the same room.
-  room: gapMm > 0 ? offsetOutline(sheet.outline, -gapMm, 'pointed') : [sheet.outline],
-  outlines: [],
-  grown: (sheet.holes ?? []).flatMap((h) => offsetOutline(h, gapMm, 'pointed')),
-});
-
-/** Places of a piece's middle at which it lies on the sheet and on nothing that is gone. */
-function freePlaces({ room, grown }: Taken, piece: Polygon): Polygon[] {
-  const back = piece.map(([x, y]): Point => [-x, -y]);
-  return differenceOf(
-    room.flatMap((o) => placesWithin(o, piece, back)),
-    grown.flatMap((o) => sweptOver(o, back)),
-  );
-}
-
-/** Places of a piece's middle at which it lies within an outline. */
-function placesWithin(room: Polygon, piece: Polygon, back: Polygon): Polygon[] {
-  const [corner] = piece;
-  if (!corner) return [];
-  if (!isConvex(room)) return differenceOf([at(room, [-corner[0], -corner[1]])], sweptRound(room, back));
-  // Within every side of the outline, as far as the piece reaches towards it.
-  const [mx, my] = centroidOf(room);
-  const kept = sides(room).reduce<Polygon>(
-    (left, [a, b]) => {
-      const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
-      if (length === 0 || left.length === 0) return left;
-      const across: Point = [(b[1] - a[1]) / length, (a[0] - b[0]) / length];
-      const out =
-        across[0] * (mx - a[0]) + across[1] * (my - a[1]) > 0 ? ([-across[0], -across[1]] as const) : across;
-      const reach = Math.max(...piece.map((p) => out[0] * p[0] + out[1] * p[1]));
-      return keepBelow(left, out, out[0] * a[0] + out[1] * a[1] - reach + TOUCHING_MM);
-    },
-    room.map(([x, y]): Point => [x, y]),
-  );
-  return kept.length >= 1 ? [kept] : [];
-}
-/** A piece as wide as its room still goes in. mm */
-const TOUCHING_MM = 1e-4;
-
-/** The place that leaves the most of the sheet beyond it: nearest to its end, then to its side. */
-function firstPlace(taken: Taken, piece: Polygon): { at: Point; reach: number } | undefined {
-  const { right } = boundingBox(piece);
-  let best: { at: Point; reach: number } | undefined;
-  for (const region of freePlaces(taken, piece))
-    for (const p of region) {
-      const reach = p[0] + right;
-      if (!best || reach < best.reach - 1e-6 || (reach < best.reach + 1e-6 && p[1] < best.at[1]))
-        best = { at: p, reach };
-    }
-  return best;
-}
 
 /** Grain as it runs, end for end too; it is only turned where nothing else fits. */
 const turnsWithin = (tolerance: number): number[][] =>
@@ -268,52 +162,6 @@ export async function nestPatches(input: NestInput, job: JobContext = {}): Promi
           offcut: largestRectangle(sheet.outline, holes),
         };
       }),
-  };
-}
-
-/** So many spares of a patch are laid out at most. */
-export const MOST_SPARES = 3;
-
-/**
- * Spares of placed patches, on the sheet that each is cut from, in what the plan leaves of it.
- *
- * @param count of each
- * @returns the spares there is room for, how many there is none for, and the sheets as they are left then
- */
-export async function nestSpares(
-  input: NestInput,
-  { placed, sheets }: NestPlan,
-  count: number,
-  job: JobContext = {},
-): Promise<{ spares: Spare[]; without: number; sheets: NestPlan['sheets'] }> {
-  const needed = placed.flatMap((p) =>
-    Array.from({ length: count }, (_, i) => ({ of: p, id: `${p.id}+${i + 1}` })),
-  );
-  const cutFrom = new Set(sheets.map((s) => s.id));
-  const left = input.sheets
-    .filter((s) => cutFrom.has(s.id))
-    .map((s) => ({
-      ...s,
-      holes: [...(s.holes ?? []), ...placed.filter((p) => p.sheet === s.id).map((p) => p.outline)],
-    }));
-  const plan = await nestPatches(
-    {
-      ...input,
-      sheets: left,
-      pieces: needed.flatMap(({ of, id: name }) => {
-        const piece = input.pieces.find((p) => p.id === of.id);
-        return piece ? [{ id: name, outline: piece.outline, sheets: [of.sheet] }] : [];
-      }),
-    },
-    job,
-  );
-  return {
-    spares: plan.placed.map((p) => ({ ...p, of: needed.find((n) => n.id === p.id)?.of.id ?? '' })),
-    without: plan.unplaced.length,
-    sheets: sheets.map((s) => {
-      const now = plan.sheets.find((p) => p.id === s.id);
-      return now ? { ...now, cutMm2: s.cutMm2 + now.cutMm2 } : s;
-    }),
   };
 }
 
