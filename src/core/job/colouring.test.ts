@@ -45,6 +45,8 @@ test('bleach of the chain, or one that was chosen, is reckoned with', () => {
   const dark: Tones = { ...BARE, ground: [44, 10, 20], mean: [40, 10, 19], line: [33, 9, 16] };
   expect(colouringOf(damage(), OLD, dark, 'shellac', [])?.tooDark).toBe(true);
   expect(colouringOf(damage(), OLD, dark, 'shellac', ['woodBleach'])?.tooDark).toBe(false);
+  expect(colourStart(damage({ first: 'light' }), BARE, [], 'walnut').mean[0]).toBeGreaterThan(BARE.mean[0]);
+  expect(colourStart(damage({ first: 'light' }), BARE, [], 'cherry').mean[0]).toBeLessThan(BARE.mean[0]);
   expect(colouringOf(damage({ first: 'bleachOnce' }), OLD, dark, 'shellac', [])?.tooDark).toBe(false);
   expect(colouringOf(damage({ first: 'none' }), OLD, dark, 'shellac', ['woodBleach'])?.tooDark).toBe(true);
 });

@@ -11,12 +11,17 @@ const moved = (tones: Tones, to: (lab: Lab) => Lab): Tones => ({
   line: to(tones.line),
 });
 
-/** Where the colouring begins: bare wood after what is done to it first, or the place as it was last seen. */
-export function colourStart({ first, tried = [] }: Damage, bare: Tones, methods: readonly MethodId[]): Tones {
+/** Where the colouring begins: bare wood after what is done to it first, or the place as it was last seen. @param species of what is coloured, where it is known */
+export function colourStart(
+  { first, tried = [] }: Damage,
+  bare: Tones,
+  methods: readonly MethodId[],
+  species?: string,
+): Tones {
   const standing = standingOf(tried);
   if (standing.at !== 'colour') {
     const treatment = firstOf(first, methods);
-    return treatment === 'none' ? bare : moved(bare, (lab) => colourAfterFirst(lab, treatment));
+    return treatment === 'none' ? bare : moved(bare, (lab) => colourAfterFirst(lab, treatment, species));
   }
   const by = standing.lab.map((v, i) => v - (bare.mean[i] ?? v));
   return moved(bare, ([l, a, b]) => [
@@ -61,9 +66,10 @@ export function colouringOf(
   bare: Tones,
   finish: TopFinish,
   methods: readonly MethodId[],
+  species?: string,
 ): BlendPlan | undefined {
   const { tried = [] } = damage;
   if (standingOf(tried).at === 'done') return undefined;
-  const plan = blendPlan(old, colourStart(damage, bare, methods), finish);
+  const plan = blendPlan(old, colourStart(damage, bare, methods, species), finish);
   return { ...plan, steps: withQuestions(plan.steps, tried) };
 }

@@ -80,14 +80,15 @@ export const topFinishOf = ({ goal }: Piece): TopFinish =>
   goal === 'keep' || goal === 'paint' ? 'shellac' : goal;
 
 /** The colouring of what is new in a repair, or of what is toned in; nothing under paint, or while a colour is not known. */
-function blendOf({ damage, treated }: Repair, links: readonly LinkPlan[], tones: Job['tones']) {
+function blendOf({ damage, face, treated }: Repair, links: readonly LinkPlan[], { tones, stock = [] }: Job) {
   const old = tones?.around[damage.id];
-  const bare = links.some((l) => tonesIn(l.method))
-    ? tones?.within?.[damage.id]
-    : tones?.stock[damage.body.patch.veneerId ?? ''];
+  const toned = links.some((l) => tonesIn(l.method));
+  const sheet = stock.find((v) => v.id === damage.body.patch.veneerId);
+  const species = toned ? face?.body.species : sheet?.body.species;
+  const bare = toned ? tones?.within?.[damage.id] : tones?.stock[damage.body.patch.veneerId ?? ''];
   if (!old || !bare || isUnderPaint(treated) || !links.some((l) => takesColour(l.method))) return undefined;
   const methods = links.map((l) => l.method);
-  const plan = attempt(() => colouringOf(damage.body, old, bare, topFinishOf(treated), methods));
+  const plan = attempt(() => colouringOf(damage.body, old, bare, topFinishOf(treated), methods, species));
   return plan.ok ? plan.value : undefined;
 }
 
@@ -95,22 +96,14 @@ function blendOf({ damage, treated }: Repair, links: readonly LinkPlan[], tones:
  * The whole plan of a piece. Each stage takes the value of the one before it: what was seen and decided (`repairsOf`), every
  * link of it worked out (`linkPlansOf`, `blendOf`), the work (`workOf`), its steps (`tasksFor`), the trail (`trailOf`).
  */
-export function planOf({
-  piece,
-  faces,
-  damages,
-  choices = {},
-  stock = [],
-  shop,
-  done = [],
-  tones,
-}: Job): Plan {
+export function planOf(job: Job): Plan {
+  const { piece, faces, damages, choices = {}, stock = [], shop, done = [] } = job;
   const own = faces.filter((f) => f.body.pieceId === piece.id);
   const decided = damages.map((d) => ({ ...d, body: choices[d.id] ? { ...d.body, ...choices[d.id] } : d.body })); // prettier-ignore
   const repairs = repairsOf(piece, own, decided, shop);
   const worked = repairs.map((repair) => {
     const links = linkPlansOf(repair, shop);
-    const blend = blendOf(repair, links, tones);
+    const blend = blendOf(repair, links, job);
     return { repair, links, ...(blend ? { blend } : {}) };
   });
   const work = workOf(piece, own, worked, stock, done);

@@ -76,6 +76,10 @@ test('bleach makes nothing darker, redder or yellower, each treatment less than 
   const pale: Lab = [92, 0, 10];
   expect(colourAfterFirst(pale, 'bleachThrice')).toEqual(pale);
   expect(colourAfterFirst(walnut, 'none')).toEqual(walnut);
+  // Light darkens cherry and makes walnut paler (common practice); white stays in range.
+  expect(colourAfterFirst([62, 14, 26], 'light', 'cherry')[0]).toBeLessThan(62);
+  expect(colourAfterFirst(walnut, 'light', 'walnut')[0]).toBeGreaterThan(42);
+  expect(colourAfterFirst([98, 0, 8], 'light', 'europeanWalnut')[0]).toBeLessThanOrEqual(100);
   expect(bleachNeeded(walnut, [30, 8, 15])).toBeUndefined();
   expect(bleachNeeded(walnut, [once[0] - 0.1, 8, 15])).toBe('bleachOnce');
   expect(bleachNeeded(walnut, [once[0] + 0.1, 8, 15])).toBe('bleachTwice');

@@ -29,16 +29,21 @@ export const FIRST_SOURCE = derived(
 const BLEACHED = sourced<Lab>([88, 1, 14], memory('maple and ash bleached to the end'));
 /** Share of the way there that one treatment takes. */
 const SHARE = sourced(0.45, memory('a medium brown comes about half way to pale; it is usually done twice'));
-/** What a summer of daylight does to new pale wood. CIELAB */
-const LIGHT = sourced<Lab>([-6, 3, 6], memory('cherry, maple and oak darken and warm; walnut pales instead'));
+/** What a summer of daylight does to new wood. CIELAB */
+const LIGHT = {
+  darkens: sourced<Lab>([-6, 3, 6], memory('cherry, maple, oak and most others darken and warm')),
+  pales: sourced<Lab>([5, 0, 4], memory('walnut pales and yellows instead')),
+};
+/** Woods that light makes paler. */
+const PALES: readonly string[] = ['walnut', 'europeanWalnut'];
 /** How far each may be off: two pieces of one wood take it very differently. ΔE00 */
 const SPREAD_EACH = sourced(5, memory('a test piece tells; the figure does not'));
 
-/** The colour wood has afterwards. Bleach makes nothing darker, redder or yellower. */
-export function colourAfterFirst(wood: Lab, first: First): Lab {
+/** The colour wood has afterwards. Bleach makes nothing darker, redder or yellower. @param species of the wood, where it is known */
+export function colourAfterFirst(wood: Lab, first: First, species = ''): Lab {
   if (first === 'light') {
-    const [l, a, b] = LIGHT.value;
-    return [Math.max(0, wood[0] + l), wood[1] + a, wood[2] + b];
+    const [l, a, b] = LIGHT[PALES.includes(species) ? 'pales' : 'darkens'].value;
+    return [Math.min(100, Math.max(0, wood[0] + l)), wood[1] + a, wood[2] + b];
   }
   const left = (1 - SHARE.value) ** TREATMENTS[first];
   const [l, a, b] = wood.map((v, i) => {

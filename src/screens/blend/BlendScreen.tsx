@@ -57,9 +57,10 @@ export function BlendScreen() {
   const filled = links.some(fillsInColour);
   const bare = toned ? place.tones : stockTones.tones.get(veneer?.id ?? '');
   const oldTones = old.tones;
+  const species = toned ? face?.body.species : veneer?.body.species;
   const plan =
     coloured && !painted && oldTones && bare
-      ? attempt(() => colouringOf(damage.body, oldTones, bare, topFinishOf(treated), links))
+      ? attempt(() => colouringOf(damage.body, oldTones, bare, topFinishOf(treated), links, species))
       : undefined;
   const afterBleach =
     place.tones && oldTones ? placeAfterBleach(links, place.tones.mean, oldTones.mean) : undefined;
@@ -220,6 +221,7 @@ export function BlendScreen() {
           damage={damage}
           start={bare.mean}
           goal={oldTones}
+          species={species}
           wood={veneer?.body.name ?? face?.body.species ?? ''}
           grit={sanding?.ok ? sanding.value.endGrit : undefined}
           methods={links}

@@ -28,6 +28,7 @@ export function CoatColour({
   damage,
   start: bareWood,
   goal: tones,
+  species,
   wood,
   grit,
   methods,
@@ -37,6 +38,7 @@ export function CoatColour({
   damage: Stored<'damage'>;
   start: Lab;
   goal: Tones;
+  species: string | undefined;
   wood: string;
   grit?: number;
   methods: readonly MethodId[];
@@ -47,7 +49,7 @@ export function CoatColour({
   const change = useChange();
   const goal = tones.mean;
   const first = firstOf(damage.body.first, methods);
-  const bare = colourAfterFirst(bareWood, first);
+  const bare = colourAfterFirst(bareWood, first, species);
   const { tried = [] } = damage.body;
   const standing = standingOf(tried);
   const aimed = steeredGoal(goal, tried);
