@@ -5,7 +5,7 @@ import { BANDS } from './bands';
 import { derived, memory, sourced } from '../sources';
 import { eachBand, filmOver, filterOver, SAUNDERSON, throughSurface } from './kubelkaMunk';
 import { OUT_OF_REACH, wanted } from './wanted';
-import { labOf, spectrumOf, type Spectrum } from './spectrum';
+import { labOf, spectrumOf, type Light, type Spectrum } from './spectrum';
 
 /** In the order in which they go on: what soaks in, pigment in shellac, dye in a clear film, the clear finish. */
 const KINDS = ['dye', 'glaze', 'toner', 'clear'] as const;
@@ -79,14 +79,15 @@ export const coatsSchema = Joi.object({
 /** Light of the place under the films, and how much of a smooth surface lies over it. */
 export type Ground = { spectrum: Spectrum; wetting: number };
 
-/** What is seen of it. */
-export const seenOf = ({ spectrum, wetting }: Ground): Lab =>
+/** What is seen of it, in daylight or under a lamp. */
+export const seenOf = ({ spectrum, wetting }: Ground, light: Light = 'daylight'): Lab =>
   labOf(
     wetting === 0
       ? spectrum
       : eachBand((i) =>
           throughSurface(spectrum[i] ?? 0, SAUNDERSON.leaving * wetting, SAUNDERSON.entering * wetting),
         ),
+    light,
   );
 
 /** A coat with its spectrum, and its gain band by band. */

@@ -32,5 +32,5 @@ export {
 export { boardColour, fitBoards, fitSchema, predicted, type Board, type Fit } from './fit';
 export { chanceAbove, SEEN, SPREAD, spreadBefore } from './spread';
 export { figureAfter } from './figure';
-export { bareGround, laidByHand, sweepOf, type WantedCoats } from './sweep';
+export { bareGround, laidByHand, offUnderLamp, sweepOf, type WantedCoats } from './sweep';
 export { EVEN_SOURCE, evenOut, evenSchema, type EvenInput, type EvenPlan } from './even';

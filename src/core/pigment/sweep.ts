@@ -8,7 +8,7 @@ import {
   type CoatStep,
   type Ground,
 } from './coats';
-import { spectrumOf } from './spectrum';
+import { labOf, spectrumOf } from './spectrum';
 
 /** A product with the number of thin coats of it that a hand wants. */
 export type WantedCoats = { coat: Coat; coats: number };
@@ -31,6 +31,14 @@ export function laidByHand(start: Lab, goal: Lab, wanted: readonly WantedCoats[]
   });
   const final = seenOf(now);
   return { steps, final, deltaE00: deltaE00(final, goal), notes: [] };
+}
+
+/** How far off the goal coats laid by hand are expected under a lamp, as far as smooth spectra tell. ΔE00 */
+export function offUnderLamp(start: Lab, goal: Lab, wanted: readonly WantedCoats[]): number {
+  const laid = wanted
+    .flatMap(({ coat, coats }) => Array.from({ length: coats }, () => readyCoat(coat)))
+    .reduce(coatedOnce, bareGround(start));
+  return deltaE00(seenOf(laid, 'lamp'), labOf(spectrumOf(goal), 'lamp'));
 }
 
 /** What the place looks like in the end with 0, 1, 2 … coats of one product, the others as they are. @param most coats of it */

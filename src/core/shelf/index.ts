@@ -34,6 +34,7 @@ export {
   handLaid,
   colourantsOf,
   fillAims,
+  coatsLampWords,
   lampWords,
   FILL_MIX,
   recipeOutlook,

@@ -7,6 +7,7 @@ import {
   laidByHand,
   labOf,
   mixtureOf,
+  offUnderLamp,
   partOf,
   predicted,
   spectrumOf,
@@ -145,10 +146,22 @@ export function lampWords(recipe: Recipe, goal: Lab, colourants: readonly Colour
   });
   if (members.length !== recipe.parts.length) return undefined;
   const lit = deltaE00(labOf(mixtureOf(members), 'lamp'), labOf(spectrumOf(goal), 'lamp'));
-  return lit > recipe.deltaE00 + LAMP_MORE
-    ? `Under a lamp it is expected ${lit.toFixed(1)} ΔE00 off, more than in daylight: look at it in both before you fill.`
-    : undefined;
+  return litWords(lit, recipe.deltaE00, 'before you fill');
 }
+
+const litWords = (lit: number, daylight: number, when: string): string | undefined =>
+  lit > daylight + LAMP_MORE
+    ? `Under a lamp it is expected ${lit.toFixed(1)} ΔE00 off, more than in daylight: look at it in both ${when}.`
+    : undefined;
+
+/** The same of coats that are laid on. @param result what they give in daylight */
+export const coatsLampWords = (
+  start: Lab,
+  goal: Lab,
+  wanted: readonly WantedCoats[],
+  result: CoatsResult,
+): string | undefined =>
+  litWords(offUnderLamp(start, goal, wanted), result.deltaE00, 'on a test board before it goes on');
 
 const parts = (n: number): string => (n === 1 ? '1 part' : `${n} parts`);
 

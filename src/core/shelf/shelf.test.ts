@@ -1,5 +1,15 @@
-import { deltaE00, labFromRgb, type Tones } from '../colour';
-import { fitBoards, labOf, layColour, mixColour, mixtureOf, partOf } from '../pigment';
+import { deltaE00, labFromRgb, type Lab, type Tones } from '../colour';
+import {
+  fitBoards,
+  labOf,
+  laidByHand,
+  layColour,
+  mixColour,
+  mixtureOf,
+  offUnderLamp,
+  partOf,
+  type Coat,
+} from '../pigment';
 import {
   boardsOf,
   boardWords,
@@ -7,6 +17,7 @@ import {
   COLOUR_KINDS,
   coatsOf,
   coatsOutlook,
+  coatsLampWords,
   colourantsOf,
   differenceWords,
   fillAims,
@@ -236,6 +247,19 @@ describe('under a lamp', () => {
     expect(lampWords(grey, grey.lab, colourants)).toMatch(/^Under a lamp it is expected \d\.\d ΔE00 off/);
     const brown = recipe(['brown']);
     expect(lampWords(brown, brown.lab, colourants)).toBeUndefined();
+  });
+
+  test('coats of strong dyes that make a grey part from wood of that colour under the lamp; a brown dye on brown wood does not', () => {
+    const start = [78, 6, 22] as const;
+    const dye = (id: string, lab: Lab): Coat => ({ id, kind: 'dye', lab, strength: 1 });
+    const strong = [{ coat: dye('green', [48, -45, 20]), coats: 1 }, { coat: dye('magenta', [45, 60, -25]), coats: 1 }]; // prettier-ignore
+    const grey = laidByHand(start, start, strong);
+    expect(coatsLampWords(start, grey.final, strong, { ...grey, deltaE00: 0 })).toMatch(/^Under a lamp .* on a test board before it goes on\.$/); // prettier-ignore
+    const plain = [{ coat: dye('brown', [60, 14, 34]), coats: 2 }];
+    const brown = laidByHand(start, start, plain);
+    expect(coatsLampWords(start, brown.final, plain, { ...brown, deltaE00: 0 })).toBeUndefined();
+    // Nothing laid on: the wood beside itself.
+    expect(offUnderLamp(start, start, [])).toBeLessThan(1e-9);
   });
 
   test('nothing is said of a recipe whose product is gone', () => {

@@ -2,9 +2,9 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { hexFromLab, type Lab } from '@/core/colour';
 import { sweepOf, type CoatStep, type Fit } from '@/core/pigment';
 import type { RepairView } from '@/core/job';
-import { batchWords, boardsToCopy, CARRIERS, coatsOf, differenceWords, handLaid, MOST_BOARD_COATS, outlookWords, roleOf, thinnings, thinnedTo, type CoatsOf, type RecipeCoats } from '@/core/shelf'; // prettier-ignore
+import { batchWords, boardsToCopy, CARRIERS, coatsLampWords, coatsOf, differenceWords, handLaid, MOST_BOARD_COATS, outlookWords, roleOf, thinnings, thinnedTo, type CoatsOf, type RecipeCoats } from '@/core/shelf'; // prettier-ignore
 import type { Stored } from '@/records';
-import { Button, Chips, Figure, Section, Stepper, Text, useTheme } from '@/ui';
+import { Button, Chips, Figure, Notice, Section, Stepper, Text, useTheme } from '@/ui';
 import { Tone } from '../shared/Swatch';
 import { TheLook } from './TheLook';
 import { useRecipe } from './useRecipe';
@@ -55,6 +55,7 @@ export function OwnRecipe({
     const carrier = shelf.find((c) => c.id === id)?.body.carrier ?? 'none';
     return carrier === 'none' ? 'its thinner' : CARRIERS[carrier].toLowerCase();
   };
+  const lamp = coatsLampWords(start, goal, wanted, result);
   const others = shelf.filter((c) => roleOf(c.body.kind) !== 'mix' && !recipe.some((r) => r.colourId === c.id)); // prettier-ignore
   const copy = ({ body }: Stored<'board'>): void =>
     take(
@@ -79,6 +80,7 @@ export function OwnRecipe({
           note={outlookWords(outlook)}
         />
       ) : null}
+      {lamp ? <Notice kind="rest">{lamp}</Notice> : null}
       {wanted.map(({ coat, coats }) => (
         <View key={coat.id} style={{ gap: 6 }}>
           <Stepper
