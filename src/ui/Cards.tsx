@@ -263,7 +263,7 @@ const styles = StyleSheet.create({
   lit: { padding: space(4), gap: space(2.5), borderRightWidth: 3, borderTopWidth: 0 },
   notice: { padding: space(3), gap: space(1), borderLeftWidth: 4, borderRadius: 4 },
   section: { gap: space(3) },
-  figure: { flexGrow: 1, minWidth: '42%', gap: 2, paddingVertical: space(1) },
+  figure: { flexGrow: 1, minWidth: '42%', maxWidth: '100%', gap: 2, paddingVertical: space(1) },
   figureRow: { flexDirection: 'row', alignItems: 'baseline', flexWrap: 'wrap' },
   // A dotted line under a name: press it to see where its figure comes from.
   sourced: { textDecorationLine: 'underline', textDecorationStyle: 'dotted' },
