@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { deltaE00, LAYER_MODEL, UNSEEN_FROM_A_STEP_BACK } from '@/core/colour';
 import { bringsWood, fillsInColour, methodById, tonesIn } from '@/core/catalogue';
 import { EDGE_FACTOR, GRITS, LEAST_LEFT_MM, SCRATCH_SHARE } from '@/core/sanding';
-import { differenceWords, outlookBefore, outlookWords, placeAfterBleach, seenStanding } from '@/core/shelf';
+import { differenceWords, outlookBefore, placeAfterBleach, seenStanding } from '@/core/shelf';
 import { describeSource } from '@/core/sources';
 import { formatMinutes } from '@/core/units';
 import { useOne } from '@/records';
@@ -13,6 +13,7 @@ import { cautionsFor } from '@/core/safety';
 import { Cautions } from '../shared/Cautions';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
+import { OutlookFigure } from './OutlookFigure';
 import { Tone } from '../shared/Swatch';
 import { TrailList } from '../shared/Trail';
 import { useDamageView } from '../shared/usePiece';
@@ -158,11 +159,9 @@ export function BlendScreen() {
                 unit="ΔE00"
                 source={describeSource(LAYER_MODEL)}
               />
-              <Figure
+              <OutlookFigure
                 label="Difference expected after all layers"
-                value={differenceWords(left)}
-                unit="ΔE00"
-                note={outlookWords(left)}
+                outlook={left}
                 alarm={seenStanding(left)}
                 source={describeSource(UNSEEN_FROM_A_STEP_BACK.source)}
               />

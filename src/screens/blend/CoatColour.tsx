@@ -5,12 +5,13 @@ import type { MethodId } from '@/core/catalogue';
 import type { Lab, Tones } from '@/core/colour';
 import type { RepairView } from '@/core/job';
 import { COATS_SOURCE, type ChosenCoats } from '@/core/pigment';
-import { bleachNeeded, chooseInput, coatsOutlook, colourAfterFirst, differenceWords, FIRST, FIRST_SOURCE, FIRSTS, firstOf, firstWords, handLaid, moreSpread, outlookWords, roleOf, spreadOfFirst, standingOf, steeredGoal, stopWords, type Thinned, type ThinInput } from '@/core/shelf'; // prettier-ignore
+import { bleachNeeded, chooseInput, coatsOutlook, colourAfterFirst, FIRST, FIRST_SOURCE, FIRSTS, firstOf, firstWords, handLaid, moreSpread, roleOf, spreadOfFirst, standingOf, steeredGoal, stopWords, type Thinned, type ThinInput } from '@/core/shelf'; // prettier-ignore
 import { cautionsFor } from '@/core/safety';
 import { describeSource } from '@/core/sources';
-import { Button, CheckChips, Chips, Figure, Notice, Progress, Section, Text } from '@/ui';
+import { Button, CheckChips, Chips, Notice, Progress, Section, Text } from '@/ui';
 import { computeInWorker } from '@/worker';
 import { Cautions } from '../shared/Cautions';
+import { OutlookFigure } from './OutlookFigure';
 import { Tone } from '../shared/Swatch';
 import { useChange } from '../shared/useChange';
 import { namesOf, useShelf } from '../shared/useShelf';
@@ -164,11 +165,9 @@ export function CoatColour({
               </View>
             </View>
           ))}
-          <Figure
+          <OutlookFigure
             label="Difference expected at the end"
-            value={differenceWords(outlook)}
-            unit="ΔE00"
-            note={outlookWords(outlook)}
+            outlook={outlook}
             source={describeSource(COATS_SOURCE)}
           />
           <Text>{stopWords(outlook)}</Text>

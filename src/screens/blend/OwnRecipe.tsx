@@ -2,9 +2,10 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { hexFromLab, type Lab } from '@/core/colour';
 import { sweepOf, type CoatStep, type Fit } from '@/core/pigment';
 import type { RepairView } from '@/core/job';
-import { batchWords, boardsToCopy, CARRIERS, coatsLampWords, coatsOf, differenceWords, handLaid, MOST_BOARD_COATS, outlookWords, roleOf, thinnings, thinnedTo, type CoatsOf, type RecipeCoats } from '@/core/shelf'; // prettier-ignore
+import { batchWords, boardsToCopy, CARRIERS, coatsLampWords, coatsOf, handLaid, MOST_BOARD_COATS, roleOf, thinnings, thinnedTo, type CoatsOf, type RecipeCoats } from '@/core/shelf'; // prettier-ignore
 import type { Stored } from '@/records';
-import { Button, Chips, Figure, Notice, Section, Stepper, Text, useTheme } from '@/ui';
+import { Button, Chips, Notice, Section, Stepper, Text, useTheme } from '@/ui';
+import { OutlookFigure } from './OutlookFigure';
 import { Tone } from '../shared/Swatch';
 import { TheLook } from './TheLook';
 import { useRecipe } from './useRecipe';
@@ -72,14 +73,7 @@ export function OwnRecipe({
         <Tone lab={result.final} label="With these coats" />
         <Tone lab={goal} label="Goal" />
       </View>
-      {outlook ? (
-        <Figure
-          label="Difference expected"
-          value={differenceWords(outlook)}
-          unit="ΔE00"
-          note={outlookWords(outlook)}
-        />
-      ) : null}
+      {outlook ? <OutlookFigure label="Difference expected" outlook={outlook} /> : null}
       {lamp ? <Notice kind="rest">{lamp}</Notice> : null}
       {wanted.map(({ coat, coats }) => (
         <View key={coat.id} style={{ gap: 6 }}>

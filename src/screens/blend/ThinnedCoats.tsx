@@ -1,17 +1,9 @@
 import { View } from 'react-native';
 import type { Lab } from '@/core/colour';
-import {
-  besideWords,
-  differenceWords,
-  outlookWords,
-  recipeLine,
-  sameCoats,
-  type handLaid,
-  type Outlook,
-  type Thinned,
-} from '@/core/shelf';
+import { besideWords, recipeLine, sameCoats, type handLaid, type Outlook, type Thinned } from '@/core/shelf';
 import type { Stored } from '@/records';
-import { Button, Figure, Text } from '@/ui';
+import { Button, Text } from '@/ui';
+import { OutlookFigure } from './OutlookFigure';
 import { Tone } from '../shared/Swatch';
 import { useRecipe } from './useRecipe';
 
@@ -42,11 +34,10 @@ export function ThinnedCoats({
         <Tone lab={goal} label="Goal" />
       </View>
       {outlook ? (
-        <Figure
+        <OutlookFigure
           label="Difference expected, thinned"
-          value={differenceWords(outlook)}
-          unit="ΔE00"
-          note={`${outlookWords(outlook)} ${besideWords(whole, outlook)}`}
+          outlook={outlook}
+          more={besideWords(whole, outlook)}
         />
       ) : null}
       {kept && sameCoats(kept, nearer.coats) ? (
