@@ -20,6 +20,8 @@ import { thinnings } from './thinned';
 
 /** A hand lays no more thin coats of colour than this. */
 const MOST_COATS = 8;
+/** What all of them are worth at most. ΔE00 */
+const SPENT = MOST_COATS * WORTH_A_COAT.value;
 /** A place is as well a touch on the dark or the red side. CIELAB */
 const TOUCH = 0.3;
 /** Of each kind so many are tried thinned. */
@@ -130,9 +132,9 @@ export async function thinnedNearer(
   for (const [i, way] of dyed.entries()) {
     await breathe(job, i / dyed.length);
     for (const glazed of after(1, way)) {
-      // Toners only darken: what is already too dark by more than the nearest is off stays so.
+      // Toners only darken: what is too dark by more than the nearest is off, and all its coats are worth, stays so.
       const [lightness] = finished(glazed.ground);
-      if (lightness < goal[0] && lightnessShare(lightness, goal[0]) > least) continue;
+      if (lightness < goal[0] && lightnessShare(lightness, goal[0]) > least + SPENT) continue;
       for (const { ground, coats, used } of after(2, glazed)) {
         if (!coats.some((c) => c.carrierParts)) continue;
         const lab = finished(ground);
