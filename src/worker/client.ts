@@ -141,7 +141,7 @@ export const traceInPhoto = (
 
 /** Outlines of a patch, the least seen first. */
 export const designOutlines = (input: DesignInput, options: JobOptions): Promise<{ ranked: Design[] }> =>
-  run(options, (id, worker) => worker.design(id, input));
+  run(options, (id, worker, onProgress) => worker.design(id, input, onProgress));
 
 /** Where a card, a sheet or the face lies in a photo. @param near corners to be moved onto the edges, in shares of the photo */
 export const findKnownThing = (

@@ -32,8 +32,8 @@ export const showing = (darkroom: SpotRoom, store: Store) => {
       );
     },
 
-    design(id: number, input: DesignInput): Promise<Outcome<{ ranked: Design[] }>> {
-      return job(id, undefined, () => Promise.resolve(designPatch(input)));
+    design(id: number, input: DesignInput, onProgress?: Progress): Promise<Outcome<{ ranked: Design[] }>> {
+      return job(id, onProgress, (context) => designPatch(input, context));
     },
 
     /** What is cut from which sheet and board, over all pieces in work. */

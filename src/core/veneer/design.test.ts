@@ -84,15 +84,15 @@ describe('the seam that is seen', () => {
 });
 
 describe('the outline designer', () => {
-  test('the best of all shapes and slants comes first, holds the damage and its margin, and the others are other shapes', () => {
-    fc.assert(
-      fc.property(
+  test('the best of all shapes and slants comes first, holds the damage and its margin, and the others are other shapes', async () => {
+    await fc.assert(
+      fc.asyncProperty(
         fc.integer({ min: 0, max: 179 }),
         fc.integer({ min: 3, max: 40 }),
         fc.integer({ min: 3, max: 40 }),
-        (grainDeg, rx, ry) => {
+        async (grainDeg, rx, ry) => {
           const damage = oval(300, 220, rx, ry);
-          const { ranked } = designPatch({ ...base, damage, grainDeg });
+          const { ranked } = await designPatch({ ...base, damage, grainDeg });
           const costs = (['lozenge', 'boat', 'kite', 'trapezoid'] as const).flatMap((shape) =>
             [20, 25, 30, 35, 40, 45, 50, 55, 60].map((slantDeg) => {
               const patch = patchOutline({ ...base, damage, grainDeg, shape, slantDeg });
@@ -111,17 +111,21 @@ describe('the outline designer', () => {
     );
   });
 
-  test('common practice: a broken corner gets a corner piece or less, an edge no line square across; under paint the square may win', () => {
+  test('common practice: a broken corner gets a corner piece or less, an edge no line square across; under paint the square may win', async () => {
     const corner: Polygon = [[570, 0], [600, 0], [600, 25], [590, 22], [575, 10]]; // prettier-ignore
-    const designs = designPatch({ ...base, damage: corner }).ranked;
+    const designs = (await designPatch({ ...base, damage: corner })).ranked;
     const piece = patchOutline({ ...base, damage: corner, shape: 'corner', slantDeg: 40 });
     expect(piece.overhangSides).toHaveLength(2);
     expect(offsetOutline(corner, 2).flat().every((p) => contains(piece.outline, p) || p[0] > 600 || p[1] < 0)).toBe(true); // prettier-ignore
     expect(designs[0]?.patch.overhangSides).toHaveLength(2);
     expect(() => patchOutline({ ...base, damage: oval(300, 200, 9, 9), shape: 'corner', slantDeg: 35 })).toThrow('two sides'); // prettier-ignore
     const square: Polygon = [[300, 200], [330, 200], [330, 230], [300, 230]]; // prettier-ignore
-    expect(designPatch({ ...base, damage: square, underPaint: true }).ranked[0]?.shape).toBe('square');
-    expect(designPatch({ ...base, damage: square }).ranked.map((d) => d.shape)).not.toContain('square');
+    expect((await designPatch({ ...base, damage: square, underPaint: true })).ranked[0]?.shape).toBe(
+      'square',
+    );
+    expect((await designPatch({ ...base, damage: square })).ranked.map((d) => d.shape)).not.toContain(
+      'square',
+    );
   });
 });
 
@@ -157,19 +161,30 @@ describe('tracing to the figure', () => {
     }
   });
 
-  test('lines close to a long damage make the traced outline the least seen; the seam on them counts a fifth', () => {
+  test('lines close to a long damage make the traced outline the least seen; the seam on them counts a fifth', async () => {
     const long: Polygon = [[44, 36], [76, 35.5], [76, 44], [44, 44.5]]; // prettier-ignore
     const traced = traceToFigure(striped([31.5, 48.5]), 0.25, long, 2.5, 35);
     if (!traced) throw new Error('nothing was traced');
     const input = { ...base, face: [[0, 0], [120, 0], [120, 80], [0, 80]] as Polygon, damage: long }; // prettier-ignore
-    const [best] = designPatch({ ...input, traced }).ranked;
+    const [best] = (await designPatch({ ...input, traced })).ranked;
     expect(best?.shape).toBe('traced');
-    const without = designPatch({ ...input, traced: { ...traced, onLine: traced.onLine.map(() => 0) } });
+    const without = await designPatch({
+      ...input,
+      traced: { ...traced, onLine: traced.onLine.map(() => 0) },
+    });
     const same = without.ranked.find((d) => d.shape === 'traced');
     expect(same === undefined || same.seenMm > (best?.seenMm ?? 0)).toBe(true);
   });
 
   test('where the picture ends too soon there is nothing to trace', () => {
     expect(traceToFigure(striped([28]), 0.25, oval(8, 40, 7, 5), 2.5, 35)).toBeUndefined();
+  });
+
+  test('tells how far it is, and can be stopped between two shapes', async () => {
+    const seen: number[] = [];
+    const stop = new AbortController();
+    const job = { signal: stop.signal, progress: (f: number) => { seen.push(f); if (seen.length === 3) stop.abort(); } }; // prettier-ignore
+    await expect(designPatch({ ...base, damage: oval(300, 220, 12, 9) }, job)).rejects.toMatchObject({ name: 'AbortError' }); // prettier-ignore
+    expect(seen).toEqual([0, 0.2, 0.4]);
   });
 });

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import type { Point, Polygon } from '../geometry';
-import { attempt } from '../check';
+import { attempt, breathe, type JobContext } from '../check';
 import { ownPatch, patchOutline, PATCH_DEFAULTS, type Patch, type PatchShape } from './patch';
 import { seamCost, type SeamCost } from './seam';
 
@@ -42,7 +42,7 @@ const SHOWN = 3;
  *
  * @throws RangeError when no patch can be drawn
  */
-export function designPatch(input: DesignInput): { ranked: Design[] } {
+export async function designPatch(input: DesignInput, job: JobContext = {}): Promise<{ ranked: Design[] }> {
   const { damage, face, grainDeg, marginMm, overhangMm, underPaint, traced } = input;
   const cost = (patch: Patch, onLine?: (from: Point, to: Point) => number): SeamCost =>
     seamCost(patch, damage, face, grainDeg, underPaint, onLine);
@@ -56,9 +56,14 @@ export function designPatch(input: DesignInput): { ranked: Design[] } {
     return tried.sort((a, b) => a.cost - b.cost).slice(0, 1);
   };
   const along = traced && attempt(() => ownPatch(traced.outline, face, grainDeg));
+  const shapes: PatchShape[] = [...SHAPES, ...(underPaint ? (['square'] as const) : [])];
+  const shaped: Design[] = [];
+  for (const [i, shape] of shapes.entries()) {
+    await breathe(job, i / shapes.length);
+    shaped.push(...best(shape));
+  }
   const designs = [
-    ...SHAPES.flatMap(best),
-    ...(underPaint ? best('square') : []),
+    ...shaped,
     ...(traced && along?.ok
       ? [{ shape: 'traced' as const, patch: along.value, ...cost(along.value, onTraced(traced)) }]
       : []),
