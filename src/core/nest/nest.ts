@@ -1,10 +1,8 @@
 import Joi from 'joi';
 import { breathe, seededRandom, type JobContext } from '../check';
-import { areaOf, areaOfAll, boundingBox, differenceOf, offsetOutline } from '../geometry'; // prettier-ignore
+import { areaOf, areaOfAll, boundingBox, differenceOf, offsetOutline } from '../geometry';
 import { practice, memory, sourced } from '../sources';
 import { largestRectangle } from './rectangle';
-
-/** A patch to be cut. Its grain lies along x. */
 import type { Nested, NestInput, NestPiece, NestPlan } from './types';
 import { at, firstPlace, takenFrom, turned, type Taken } from './places';
 

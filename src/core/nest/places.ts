@@ -1,7 +1,5 @@
 import { boundingBox, centroidOf, differenceOf, isConvex, keepBelow, offsetOutline, sides, sweptOver, sweptRound, type Point, type Polygon } from '../geometry'; // prettier-ignore
 import { outlineOn } from '../spot';
-
-/** A patch to be cut. Its grain lies along x. */
 import type { NestSheet } from './types';
 
 /** An outline about its middle, turned. */

@@ -1,7 +1,4 @@
-import { type JobContext } from '../check';
-// prettier-ignore
-
-/** A patch to be cut. Its grain lies along x. */
+import type { JobContext } from '../check';
 import { nestPatches } from './nest';
 import type { NestInput, NestPlan, Spare } from './types';
 

@@ -1,6 +1,7 @@
 import type { Point, Polygon } from '../geometry';
 import type { Rectangle } from './rectangle';
 
+/** A patch to be cut. Its grain lies along x. */
 export type NestPiece = {
   id: string;
   /** mm */

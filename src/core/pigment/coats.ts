@@ -127,6 +127,20 @@ export function coatedOnce(ground: Ground, { coat, own, gain }: Ready): Ground {
   };
 }
 
+/**
+ * The rule that colour is added and never removed: whether a coat has made the place neither darker nor redder than the goal (or than it was at
+ * the start), but where that is allowed.
+ */
+export function withinGoal(
+  start: Lab,
+  goal: Lab,
+  allow: { darker?: boolean; redder?: boolean },
+): (lab: Lab) => boolean {
+  const darkest = allow.darker ? -Infinity : Math.min(goal[0], start[0]) - TOUCH;
+  const reddest = allow.redder ? Infinity : Math.max(goal[1], start[1]) + TOUCH;
+  return ([lightness, red]) => lightness >= darkest && red <= reddest;
+}
+
 type Tried = { coats: readonly number[]; deltaE00: number };
 
 /** Coats tried between two breaths. */
@@ -151,14 +165,12 @@ export async function layColour(input: CoatsInput, job: JobContext = {}): Promis
       `${needed} coats are asked for at least and ${mostCoats} allowed at most. Allow more coats, or ask for fewer.`,
     );
   const bare: Ground = { spectrum: spectrumOf(start), wetting: 0 };
-  const darkest = Math.min(goal[0], start[0]) - TOUCH;
-  const reddest = Math.max(goal[1], start[1]) + TOUCH;
+  const within = withinGoal(start, goal, allow);
   let tried = 0;
   const search = async (free: boolean): Promise<Tried | undefined> => {
     // The nearest for each number of coats.
     const best = Array.from({ length: mostCoats + 1 }, (): Tried | undefined => undefined);
-    const keeps = (lab: Lab): boolean =>
-      free || ((allow.darker === true || lab[0] >= darkest) && (allow.redder === true || lab[1] <= reddest));
+    const keeps = (lab: Lab): boolean => free || within(lab);
     const from = async (k: number, ground: Ground, coats: readonly number[], used: number): Promise<void> => {
       const ready = layers[k];
       if (!ready) {

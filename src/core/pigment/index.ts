@@ -22,6 +22,7 @@ export {
   layColour,
   readyCoat,
   seenOf,
+  withinGoal,
   type Coat,
   type CoatKind,
   type CoatStep,

@@ -9,21 +9,21 @@ import {
   lightnessShare,
   readyCoat,
   seenOf,
+  withinGoal,
   WORTH_A_COAT,
+  type ChooseInput,
   type Coat,
+  type CoatsResult,
   type Ground,
   type Ready,
 } from '../pigment';
 import { MOST_BOARD_COATS, MOST_CARRIER_PARTS, type CoatsOf } from './colour';
+import { MOST_COATS } from './plans';
 import { thinnedCoat, wantedCoats } from './recipe';
 import { thinnings } from './thinned';
 
-/** A hand lays no more thin coats of colour than this. */
-const MOST_COATS = 8;
 /** What all of them are worth at most. ΔE00 */
 const SPENT = MOST_COATS * WORTH_A_COAT.value;
-/** A place is as well a touch on the dark or the red side. CIELAB */
-const TOUCH = 0.3;
 /** Of each kind so many are tried thinned. */
 const MOST_OF_A_KIND = 6;
 
@@ -54,6 +54,18 @@ export const thinSchema = Joi.object({
     .required(),
   products: Joi.array().items(coatSchema).unique('id').max(60).required(),
   allow: Joi.object({ darker: Joi.boolean().required(), redder: Joi.boolean().required() }).required(),
+});
+
+/** What `colour.thin` is asked after a way was chosen from the same products. */
+export const thinInput = (
+  { start, goal, products, allow }: ChooseInput,
+  { steps }: CoatsResult,
+): ThinInput => ({
+  start,
+  goal,
+  products,
+  recipe: steps.map((s) => ({ colourId: s.id, coats: s.coats })),
+  allow: { darker: allow?.darker ?? false, redder: allow?.redder ?? false },
 });
 
 /** One way of thinning a product, as a coat of it is laid. */
@@ -97,9 +109,7 @@ export async function thinnedNearer(
     Array.from({ length: coats }, () => readyCoat(coat)),
   );
   const finished = (ground: Ground): Lab => seenOf(finish.reduce(coatedOnce, ground));
-  const keeps = ([lightness, red]: Lab): boolean =>
-    (allow.darker || lightness >= Math.min(goal[0], start[0]) - TOUCH) &&
-    (allow.redder || red <= Math.max(goal[1], start[1]) + TOUCH);
+  const keeps = withinGoal(start, goal, allow);
   const { deltaE00: before, steps } = laidByHand(start, goal, wantedCoats(recipe, products));
   // Where the products as they come could not keep the rule, it is no rule for thinning either.
   const ruled = steps.every((s) => s.each.every(({ lab }) => keeps(lab)));

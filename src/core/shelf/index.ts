@@ -84,4 +84,4 @@ export { CLOSE_ENOUGH, evenGoalWords, evenInput, evenOutlook, evenSteps } from '
 export { MOST_OWN_PARTS, mixedByHand, withParts, type MixAim, type Mixes, type OwnMix } from './ownMix';
 export { colouringLines } from './record';
 export { swatchDoubt } from './doubt';
-export { thinnedNearer, thinSchema, type Thinned, type ThinInput } from './finer';
+export { thinInput, thinnedNearer, thinSchema, type Thinned, type ThinInput } from './finer';

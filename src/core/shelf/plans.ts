@@ -68,7 +68,7 @@ export const fillAims = (tones: Tones): { id: 'ground' | 'line'; label: string; 
 export const FILL_MIX = { mostColourants: 3, mostParts: 6, preferLight: true };
 
 /** A hand lays no more thin coats of colour than this. */
-const MOST_COATS = 8;
+export const MOST_COATS = 8;
 const WAYS = 4;
 
 /** What `colour.choose` is asked; nothing where no coat stands on the shelf. */

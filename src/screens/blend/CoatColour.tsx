@@ -5,7 +5,7 @@ import type { MethodId } from '@/core/catalogue';
 import type { Lab, Tones } from '@/core/colour';
 import type { RepairView } from '@/core/job';
 import { COATS_SOURCE, type ChosenCoats } from '@/core/pigment';
-import { bleachNeeded, chooseInput, coatsOutlook, colourAfterFirst, FIRST, FIRST_SOURCE, FIRSTS, firstOf, firstWords, handLaid, moreSpread, roleOf, spreadOfFirst, standingOf, steeredGoal, stopWords, type Thinned, type ThinInput } from '@/core/shelf'; // prettier-ignore
+import { bleachNeeded, chooseInput, coatsOutlook, colourAfterFirst, FIRST, FIRST_SOURCE, FIRSTS, firstOf, firstWords, handLaid, moreSpread, roleOf, spreadOfFirst, standingOf, steeredGoal, stopWords, thinInput, type Thinned } from '@/core/shelf'; // prettier-ignore
 import { cautionsFor } from '@/core/safety';
 import { describeSource } from '@/core/sources';
 import { Button, CheckChips, Chips, Notice, Progress, Section, Text } from '@/ui';
@@ -73,7 +73,7 @@ export function CoatColour({
   );
   const choice = data?.choices[shown] ?? data?.choices[0];
   const plain = choice?.steps.map((s) => ({ colourId: s.id, coats: s.coats })) ?? [];
-  const thin: ThinInput | undefined = choice && input && { start, goal: aimed, recipe: plain, products: input.products, allow: { darker: may.includes('darker'), redder: may.includes('redder') } }; // prettier-ignore
+  const thin = choice && input && thinInput(input, choice);
   const { data: thinned } = useSWR<{ nearer?: Thinned }, Error>(
     thin ? ['thin', JSON.stringify(thin)] : null,
     async () => (await computeInWorker('colour.thin', thin)) as { nearer?: Thinned },
