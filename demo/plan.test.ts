@@ -166,6 +166,7 @@ describe('the planner over stored records', () => {
     await planner.plan('lectern');
     const [veneer] = of('veneer').filter((v) => v.body.pictureId === read[0]);
     if (!veneer) throw new Error('No veneer was read.');
+    await store.create('picture', 'another', { name: 'x', widthPx: 8, heightPx: 8, jpeg: '/9jAAAA' });
     await store.update('veneer', veneer.id, veneer.body, { pictureId: 'another' });
     await planner.plan('lectern');
     expect(read).toEqual([veneer.body.pictureId, 'another']);
@@ -258,7 +259,7 @@ describe('the planner over stored records', () => {
     storage.data.set('piece/torn', '{"kind":"piece"');
     const planner = createPlanner(store);
     for (const time of ['first', 'second']) expect([time, (await planner.front(undefined)).unreadable]).toEqual([time, 1]); // prettier-ignore
-    expect(storage.data.has('aside/piece/torn')).toBe(true);
+    expect([...storage.data.keys()].some((k) => k.startsWith('aside/piece/torn~'))).toBe(true);
   });
 
   test('what was known of a piece is not worked out again, unless its records or the sums are others', async () => {

@@ -104,7 +104,7 @@ async function tryOne(bytes: Uint8Array | string, result: Tally): Promise<void> 
       new Blob([typeof bytes === 'string' ? bytes : new Uint8Array(bytes)]),
       'spoilt',
     );
-    await previewBackup(store, backup);
+    await previewBackup(store, backup, NOW);
     await takeBackup(store, backup, {}, HERE);
     // What came in goes out, and in again, and is the same.
     const { blob } = await writeBackup(store, { savedAt: NOW });

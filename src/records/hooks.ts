@@ -195,9 +195,9 @@ export async function renewAfter({ kinds, pictures }: Taken): Promise<void> {
   await refresh(kinds);
 }
 
-/** Puts back what was removed. */
+/** Puts back what was removed; what has come back another way meanwhile keeps what was changed in it. */
 export async function putBack(records: readonly AnyStored[]): Promise<void> {
-  await browserStore.putAll(records);
+  await browserStore.restore(records);
   await refresh([...new Set(records.map((r) => r.kind))]);
 }
 

@@ -5,6 +5,7 @@ import { clearUnused, roomTaken, thinPictures } from './room';
 import { createStore } from './store';
 
 const NOW = '2026-03-02T08:00:00';
+const LATER = '2026-03-02T09:00:00';
 const photo = (bytes: number, side: number) => ({ name: 'x.jpg', widthPx: side, heightPx: 10, jpeg: `/9jA${'A'.repeat(bytes)}` }); // prettier-ignore
 
 async function shop() {
@@ -24,7 +25,7 @@ async function shop() {
 
 test('what takes room, what nothing shows, and what could be smaller', async () => {
   const { store } = await shop();
-  const room = await roomTaken(store);
+  const room = await roomTaken(store, LATER);
   expect(room.kinds.picture.count).toBe(4);
   expect(room.kinds.picture.bytes).toBeGreaterThan(401_400);
   expect(room.aside.count).toBe(1);
@@ -35,7 +36,7 @@ test('what takes room, what nothing shows, and what could be smaller', async () 
 
 test('photos that nothing shows are put away, and come back', async () => {
   const { store, storage } = await shop();
-  const gone = await clearUnused(store);
+  const gone = await clearUnused(store, LATER);
   expect(gone.map((g) => g.id)).toEqual(['lost']);
   expect(storage.data.has('picture/lost')).toBe(false);
   expect(storage.data.has('picture/raking')).toBe(true);
@@ -52,7 +53,7 @@ test('a photo made smaller stands wherever the large one stood, and the large on
   expect(storage.data.has('picture/raking')).toBe(false);
   expect((await store.get('face', 'f'))?.body.photos?.[0]?.pictureId).toBe('thin');
   expect((await store.get('log', 'l'))?.body.pictures[0]?.pictureId).toBe('thin');
-  expect((await roomTaken(store)).unused.map((u) => u.id)).toEqual(['lost']);
+  expect((await roomTaken(store, LATER)).unused.map((u) => u.id)).toEqual(['lost']);
 });
 
 test('a photo made smaller is a change like any other: another device takes it over without a conflict', async () => {
@@ -66,7 +67,7 @@ test('a photo made smaller is a change like any other: another device takes it o
   });
   const { blob } = await writeBackup(store, { savedAt: NOW });
   const other = createStore(there, { now: () => NOW });
-  const preview = await previewBackup(other, await readBackup(blob, 'phone.zip'));
+  const preview = await previewBackup(other, await readBackup(blob, 'phone.zip'), NOW);
   expect(preview.conflicts).toEqual([]);
   expect(preview.newerThere).toHaveLength(2);
 });
@@ -80,5 +81,5 @@ test('a photo that would grow is left as it is', async () => {
       device: 'phone',
     }),
   ).toBe(0);
-  expect((await roomTaken(store)).kinds.picture.count).toBe(4);
+  expect((await roomTaken(store, LATER)).kinds.picture.count).toBe(4);
 });

@@ -1,4 +1,7 @@
-import { swapPicture, picturesOf } from './links';
+import { minutesFrom } from '@/core/calendar';
+import { attempt } from '@/core/check';
+import { LINKING, linksOf, picturesOf, swapPicture } from './links';
+import { markKey, markOf } from './marks';
 import { readText } from './migrate';
 import { KINDS } from './schemas';
 import { isOf, type Store } from './store';
@@ -22,17 +25,27 @@ export const THIN_SIDE_PX = 1000;
 /** What a photo of that size takes at most; a smaller one is left alone. */
 const THIN_BYTES = 120_000;
 
+/** A photo is stored before what shows it: one that is younger than this may be on its way. */
+const FRESH_MIN = 60;
+const isFresh = ({ savedAt }: AnyStored, now: string): boolean => {
+  const age = attempt(() => minutesFrom(now) - minutesFrom(savedAt));
+  return age.ok && age.value >= 0 && age.value < FRESH_MIN;
+};
+
 const sizeOf = (text: string): number => text.length;
 
 /** Photos that something is measured on, or a colour read from. */
-const measuredOn = (r: AnyStored): string[] => {
-  if (r.kind === 'face') return r.body.picture ? [r.body.picture.id] : [];
-  const readFrom = r.kind === 'veneer' || r.kind === 'colour' || r.kind === 'board';
-  return readFrom && r.body.pictureId ? [r.body.pictureId] : [];
-};
+const measuredOn = (r: AnyStored): string[] =>
+  linksOf(r)
+    .filter((l) => l.kind === 'picture' && l.measured)
+    .map((l) => l.id);
 
-/** What takes room in the store, and which photos could go. Sizes are those of the texts as they are stored. */
-export async function roomTaken(store: Store, progress?: (fraction: number) => void): Promise<Room> {
+/** What takes room in the store, and which photos could go. Sizes are those of the texts as they are stored. @param now local time */
+export async function roomTaken(
+  store: Store,
+  now: string,
+  progress?: (fraction: number) => void,
+): Promise<Room> {
   const { records, aside } = await store.keys();
   const kinds = Object.fromEntries(KINDS.map((k) => [k, { count: 0, bytes: 0 }])) as Record<Kind, Share>;
   const isPicture = (key: string): boolean => key.startsWith('picture/');
@@ -58,8 +71,9 @@ export async function roomTaken(store: Store, progress?: (fraction: number) => v
       if (!result.ok || !isOf(result.record, 'picture')) continue;
       const { id, body } = result.record;
       const loose = { id, name: body.name, bytes };
-      if (!shown.has(id)) unused.push(loose);
-      else if (
+      if (!shown.has(id)) {
+        if (!isFresh(result.record, now)) unused.push(loose);
+      } else if (
         !measured.has(id) &&
         bytes > THIN_BYTES &&
         Math.max(body.widthPx, body.heightPx) > THIN_SIDE_PX
@@ -100,9 +114,12 @@ export async function thinPictures(
     const body = await shrink(old.body);
     if (body.jpeg.length >= old.body.jpeg.length) continue;
     const next = await store.create('picture', newId(), body);
-    const { records } = await store.listAll(['piece', 'face', 'log']);
-    const showing = records.filter((r) => picturesOf(r).includes(id)).map((r) => `${r.kind}/${r.id}`);
-    await store.exchange(showing, (texts) => ({
+    const names = async (): Promise<string[]> => {
+      const { records } = await store.listAll(LINKING);
+      const showing = records.filter((r) => picturesOf(r).includes(id));
+      return showing.map((r) => `${r.kind}/${r.id}`);
+    };
+    await store.exchange(names, (texts) => ({
       ...Object.fromEntries(
         [...texts].flatMap(([key, text]): [string, string][] => {
           const result = readText(text);
@@ -110,14 +127,30 @@ export async function thinPictures(
         }),
       ),
       [`picture/${id}`]: undefined,
+      [markKey(old)]: JSON.stringify(markOf(old, { title: old.body.name, now: next.savedAt, device })),
     }));
     gained += old.body.jpeg.length - body.jpeg.length;
   }
   return gained;
 }
 
-/** Puts away photos that no record shows; what was put away comes back, so that it can be undone. */
-export async function clearUnused(store: Store): Promise<AnyStored[]> {
-  const { unused } = await roomTaken(store);
-  return store.remove(unused.map(({ id }) => ({ kind: 'picture', id })));
+/**
+ * Puts away photos that no record shows; what was put away comes back, so that it can be undone. What shows them is looked up while no
+ * other window writes.
+ *
+ * @param now local time: photos of the last hour are left alone
+ */
+export async function clearUnused(store: Store, now: string): Promise<AnyStored[]> {
+  return store.removeChosen(async (all) => {
+    const shown = new Set(all.flatMap(picturesOf));
+    const { records } = await store.keys();
+    const unused = records.filter((k) => k.startsWith('picture/') && !shown.has(k.slice('picture/'.length)));
+    const refs: { kind: Kind; id: string }[] = [];
+    for (let i = 0; i < unused.length; i += BATCH)
+      for (const text of (await store.texts(unused.slice(i, i + BATCH))).values()) {
+        const result = readText(text);
+        if (result.ok && !isFresh(result.record, now)) refs.push({ kind: 'picture', id: result.record.id });
+      }
+    return refs;
+  });
 }

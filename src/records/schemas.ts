@@ -28,6 +28,8 @@ export const KINDS = Object.keys(BODY_SCHEMAS) as Kind[];
 /** A shop has some devices, not hundreds. */
 const MOST_DEVICES = 200;
 const count = Joi.number().integer().min(1).max(Number.MAX_SAFE_INTEGER).required();
+/** For each device the highest count of its changes that a copy knows. */
+export const seenSchema = Joi.object().pattern(idSchema, count).max(MOST_DEVICES);
 const FIELD = /^[A-Za-z][A-Za-z0-9]{0,40}$/;
 
 const envelopeFor = (kind: Kind): Joi.ObjectSchema =>
@@ -40,7 +42,7 @@ const envelopeFor = (kind: Kind): Joi.ObjectSchema =>
     edits: Joi.object()
       .pattern(FIELD, Joi.object({ by: idSchema.required(), at: count }))
       .max(100),
-    seen: Joi.object().pattern(idSchema, count).max(MOST_DEVICES),
+    seen: seenSchema,
     body: BODY_SCHEMAS[kind].required(),
   });
 

@@ -1,13 +1,26 @@
 import type { AsyncStorage } from '@react-native-async-storage/async-storage';
+import { parseJson } from '@/core/check';
 import { stamped } from './edits';
 import { ConflictError, NewerError, StoreError } from './errors';
-import { picturesOf, SHOWING } from './links';
+import { goesWith, linksOfBody, LINKING, picturesOf, pieceIdOf, withoutMissing, type Link } from './links';
+import { isMarkKey, markKey, markOf, marksIn, revived, type Mark } from './marks';
+import { mergedRecord } from './merge';
 import { readText, type ReadResult } from './migrate';
+import { checksumOf } from './checksum';
 import { BODY_SCHEMAS, KINDS, SHAPE_VERSION } from './schemas';
 import type { AnyStored, Bodies, Edits, Kind, Stored } from './types';
+import { titleOf } from './words';
 
 /** A record that could not be read. It is kept as it was, can be exported, and never stops the app. */
 export type SetAside = { key: string; reason: string; text: string };
+
+const ASIDE = 'aside/';
+const safeKey = (key: string): string => key.replace(/[^A-Za-z0-9_/-]/g, '_').slice(0, 140);
+const ASIDE_HASH = 16;
+
+/** Where something that was set aside lies: named by what it is, so that the same thing lies there once. */
+export const asideName = async ({ key, text }: Pick<SetAside, 'key' | 'text'>): Promise<string> =>
+  `${ASIDE}${safeKey(key)}~${(await checksumOf(new TextEncoder().encode(text))).slice(0, ASIDE_HASH)}`;
 
 export type Loaded<K extends Kind> = { records: Stored<K>[]; unreadable: number };
 export type LoadedAll = { records: AnyStored[]; unreadable: Partial<Record<Kind, number>> };
@@ -16,8 +29,6 @@ export type LoadedAll = { records: AnyStored[]; unreadable: Partial<Record<Kind,
 export type Exclusively = <T>(work: () => Promise<T>) => Promise<T>;
 
 export type Store = ReturnType<typeof createStore>;
-
-const ASIDE = 'aside/';
 
 /** Checking many records is done in slices, so that a page that is being used hardly waits for it. */
 const SLICE_MS = 12;
@@ -29,6 +40,16 @@ const FULL =
 
 const NEWER =
   'A newer version of the app has written in this browser, so this page only shows what is there and changes nothing. All that was saved is safe. Reload the page to get the newer version.';
+/** What a record hangs on was taken away by another window. */
+const GONE: Partial<Record<Kind, string>> = {
+  piece:
+    'The piece that this belongs to was deleted in another window, so it was not saved: it has no place to go. What you entered is still here; copy it before you leave.',
+  face: 'The face that this lies on was deleted in another window, so it was not saved: it has no place to go. What you entered is still here; copy it before you leave.',
+  picture:
+    'The photo of this was cleared away in another window, so it was not saved. Take or choose the photo again.',
+};
+const STAYS_GONE =
+  'What this belonged to was deleted meanwhile, so it cannot come back alone. Nothing was changed. Bring that back first.';
 const TAKEN =
   'There is a record of this name already, so nothing was written over it. Reload the page and try again.';
 
@@ -90,14 +111,9 @@ export function createStore(
   async function setAside(entries: { key: string; text: string; reason: string }[]): Promise<void> {
     if (entries.length === 0) return;
     // First the copy, then the original goes: a stop in between leaves both.
-    const lying = await storage.getMany(entries.map((e) => `${ASIDE}${e.key}`));
-    const copies = entries.map((e): [string, string] => {
-      const text = JSON.stringify(e);
-      const before = lying[`${ASIDE}${e.key}`];
-      // What was set aside under this name before is kept too.
-      const name = before === null || before === undefined || before === text ? e.key : `${e.key}~${now()}`;
-      return [`${ASIDE}${name}`, text];
-    });
+    const copies = await Promise.all(
+      entries.map(async (e): Promise<[string, string]> => [await asideName(e), JSON.stringify(e)]),
+    );
     await storage.setMany(Object.fromEntries(copies));
     await storage.removeMany(entries.map((e) => e.key));
     onAside();
@@ -190,8 +206,18 @@ export function createStore(
         assertNotOld();
         throw new StoreError(TAKEN);
       }
-      return put(prepared(kind, id, body));
+      const record = prepared(kind, id, body);
+      await assertThere(linksOfBody(kind, body));
+      return put(record);
     });
+  }
+
+  /** @throws StoreError when what a record hangs on, or shows, is not there: another window has taken it away */
+  async function assertThere(links: readonly Link[]): Promise<void> {
+    const held = links.filter((l) => l.hold !== 'names');
+    const found = await storage.getMany(held.map((l) => keyOf(l.kind, l.id)));
+    const lost = held.find((l) => found[keyOf(l.kind, l.id)] == null);
+    if (lost) throw new StoreError(GONE[lost.kind] ?? TAKEN);
   }
 
   /** A new record that is not written yet. @throws StoreError when the body does not pass its schema */
@@ -245,7 +271,10 @@ export function createStore(
         );
       }
       const edits = stamped(stored, Object.keys(patch), device());
-      return put(envelope(kind, id, { ...stored.body, ...patch }, stored.revision + 1, edits));
+      const next = envelope(kind, id, { ...stored.body, ...patch }, stored.revision + 1, edits);
+      const before = new Set(linksOfBody(kind, stored.body).map((l) => keyOf(l.kind, l.id)));
+      await assertThere(linksOfBody(kind, next.body).filter((l) => !before.has(keyOf(l.kind, l.id))));
+      return put(next);
     });
   }
 
@@ -256,37 +285,109 @@ export function createStore(
     );
   }
 
+  /** What goes with some records: whatever hangs on them, and the photos that nothing else shows. */
+  function withWhatHangs(names: Iterable<string>, all: readonly AnyStored[]): Set<string> {
+    const gone = new Set(names);
+    const isGone = (r: AnyStored): boolean => gone.has(keyOf(r.kind, r.id));
+    for (let before = -1; before !== gone.size;) {
+      before = gone.size;
+      for (const r of all) if (goesWith(r).some((name) => gone.has(name))) gone.add(keyOf(r.kind, r.id));
+    }
+    const stillShown = new Set(all.filter((r) => !isGone(r)).flatMap(picturesOf));
+    for (const id of all.filter(isGone).flatMap(picturesOf))
+      if (!stillShown.has(id)) gone.add(keyOf('picture', id));
+    return gone;
+  }
+
   /**
-   * Removes records, and the pictures that only they showed; what was removed comes back, so that it can be undone.
+   * Removes records with all that hangs on them, whoever made it, and the photos that only they showed; what was removed comes back,
+   * so that it can be undone. A mark of each stays.
+   *
+   * @param choose reads what is to be removed with nobody else in between, given what there is
    */
-  async function remove(refs: readonly { kind: Kind; id: string }[]): Promise<AnyStored[]> {
+  async function removeChosen(
+    choose: (all: readonly AnyStored[]) => Promise<readonly { kind: Kind; id: string }[]>,
+  ): Promise<AnyStored[]> {
     return writing(async () => {
-      const gone = new Set(refs.map((r) => keyOf(r.kind, r.id)));
-      const all = (await load(SHOWING)).records;
-      const isGone = (r: AnyStored): boolean => gone.has(keyOf(r.kind, r.id));
-      const stillShown = new Set(all.filter((r) => !isGone(r)).flatMap(picturesOf));
-      const orphans = all
-        .filter(isGone)
-        .flatMap(picturesOf)
-        .filter((id) => !stillShown.has(id));
-      const keys = [...gone, ...new Set(orphans.map((id) => keyOf('picture', id)))];
-      const texts = await storage.getMany(keys);
-      const found = keys.flatMap((key): AnyStored[] => {
-        const result = readText(texts[key] ?? '');
+      const all = (await load(LINKING)).records;
+      const refs = await choose(all);
+      const keys = [
+        ...withWhatHangs(
+          refs.map((r) => keyOf(r.kind, r.id)),
+          all,
+        ),
+      ];
+      const found = [...(await texts(keys)).values()].flatMap((text): AnyStored[] => {
+        const result = readText(text);
         return result.ok ? [result.record] : [];
       });
+      const marks = await markTexts(found, all);
+      // A full store takes the marks once there is room again.
+      const isMarked = await storage.setMany(marks).then(
+        () => true,
+        () => false,
+      );
       await storage.removeMany(keys);
+      if (!isMarked) await storage.setMany(marks).catch(() => undefined);
       return found;
     });
   }
 
+  const remove = (refs: readonly { kind: Kind; id: string }[]): Promise<AnyStored[]> =>
+    removeChosen(async () => refs);
+
+  /** Marks of deletion by this device, as they are stored. @param all records among which the pieces are found */
+  async function markTexts(
+    deleted: readonly AnyStored[],
+    all: readonly AnyStored[],
+  ): Promise<Record<string, string>> {
+    const before = marksIn(await texts(deleted.map(markKey)));
+    const names = new Map(all.filter((r) => r.kind === 'piece').map((r) => [r.id, r.body.name]));
+    return Object.fromEntries(
+      deleted.map((r) => {
+        const old = before.get(keyOf(r.kind, r.id));
+        const pieceId = r.kind === 'piece' ? r.id : pieceIdOf(r);
+        const title = titleOf(r, (id) => names.get(id));
+        return [markKey(r), JSON.stringify(markOf(r, { title, now: now(), device: device(), ...(pieceId === undefined ? {} : { pieceId }), ...(old ? { before: old } : {}) }))]; // prettier-ignore
+      }),
+    );
+  }
+
+  /**
+   * Puts back what was removed. What has come back another way meanwhile, and was changed, keeps its changes field by field.
+   *
+   * @throws StoreError when what it belonged to is gone by now
+   */
+  async function restore(records: readonly AnyStored[]): Promise<void> {
+    return writing(async () => {
+      const names = records.map((r) => keyOf(r.kind, r.id));
+      const there = await texts(names);
+      const marks = marksIn(await texts(records.map(markKey)));
+      const stored = new Set([...names, ...(await storage.getAllKeys())]);
+      if (records.some((r) => goesWith(r).some((name) => !stored.has(name))))
+        throw new StoreError(STAYS_GONE);
+      const next = records.flatMap((r): [string, string][] => {
+        const key = keyOf(r.kind, r.id);
+        const found = readText(there.get(key) ?? '');
+        // Something that cannot be read here is not written over.
+        if (there.has(key) && !found.ok) return [];
+        const whole = withoutMissing(r, (kind, id) => !stored.has(keyOf(kind, id)));
+        const back = found.ok ? mergedRecord(found.record, whole).record : whole;
+        return [[key, JSON.stringify(revived(back, marks.get(key), device()))]];
+      });
+      await storage.setMany(Object.fromEntries(next));
+      await storage.removeMany(records.map(markKey));
+    });
+  }
+
   /** Names of all that is stored of records, and of what was set aside. */
-  async function keys(): Promise<{ records: string[]; aside: string[] }> {
+  async function keys(): Promise<{ records: string[]; aside: string[]; deleted: string[] }> {
     return guard(async () => {
       const all = await storage.getAllKeys();
       return {
         records: all.filter((k) => KINDS.some((kind) => k.startsWith(`${kind}/`))).sort(),
         aside: all.filter((k) => k.startsWith(ASIDE)).sort(),
+        deleted: all.filter(isMarkKey).sort(),
       };
     });
   }
@@ -302,14 +403,16 @@ export function createStore(
   /**
    * Reads some texts and writes what follows from them, with nobody else in between: all of it or nothing.
    *
+   * @param names of the texts, or how they are found out
    * @param change gives what is put under which name, and nothing for what goes
    */
   async function exchange(
-    names: readonly string[],
+    names: readonly string[] | (() => Promise<readonly string[]>),
     change: (now: Map<string, string>) => Record<string, string | undefined>,
   ): Promise<void> {
     return writing(async () => {
-      const next = Object.entries(change(await texts(names)));
+      const read = typeof names === 'function' ? await names() : names;
+      const next = Object.entries(change(await texts(read)));
       const put = next.flatMap(([k, text]): [string, string][] => (text === undefined ? [] : [[k, text]]));
       if (put.length > 0) await storage.setMany(Object.fromEntries(put));
       const gone = next.filter(([, text]) => text === undefined).map(([k]) => k);
@@ -317,21 +420,26 @@ export function createStore(
     });
   }
 
+  /** Marks of what was deleted, by the names of the records they stand for. */
+  const deleted = async (): Promise<Map<string, Mark>> => marksIn(await texts((await keys()).deleted));
+
   async function listAside(): Promise<SetAside[]> {
     return guard(async () => {
       const keys = (await storage.getAllKeys()).filter((k) => k.startsWith(ASIDE));
       const texts = await storage.getMany(keys);
-      return keys.map((key) => {
-        const text = texts[key] ?? '';
+      return keys.map((name) => {
+        const text = texts[name] ?? '';
+        const key = name.slice(ASIDE.length).replace(/~.*$/, '');
         try {
-          const entry: unknown = JSON.parse(text);
+          const entry: unknown = parseJson(text);
           if (typeof entry === 'object' && entry !== null && 'reason' in entry && 'text' in entry) {
-            return { key: key.slice(ASIDE.length), reason: String(entry.reason), text: String(entry.text) };
+            const own = 'key' in entry && typeof entry.key === 'string' ? entry.key : key;
+            return { key: own, reason: String(entry.reason), text: String(entry.text) };
           }
         } catch {
           // Falls through: shown as it is.
         }
-        return { key: key.slice(ASIDE.length), reason: 'It is not readable.', text };
+        return { key, reason: 'It is not readable.', text };
       });
     });
   }
@@ -346,6 +454,9 @@ export function createStore(
     updateFields,
     putAll,
     remove,
+    removeChosen,
+    restore,
+    deleted,
     keys,
     texts,
     exchange,

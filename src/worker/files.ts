@@ -12,6 +12,7 @@ import {
   type TakeChoices,
   type Taken,
 } from '@/records/backup';
+import { localNow } from '@/records/clock';
 import { browserStore, newId } from '@/records/browserStore';
 import { roomTaken, thinPictures, type Room } from '@/records/room';
 import { shrink } from './photos';
@@ -60,7 +61,7 @@ export const files = {
   /** What taking a file in would do. */
   previewBackup(id: number, file: Blob, name: string, onProgress?: Progress): Promise<Outcome<Preview>> {
     return job(id, onProgress, async (context) =>
-      previewBackup(browserStore, await openBackup(file, name, context)),
+      previewBackup(browserStore, await openBackup(file, name, context), localNow()),
     );
   },
 
@@ -87,7 +88,7 @@ export const files = {
 
   /** What takes room in the store, and which photos could go. */
   room(id: number, onProgress?: Progress): Promise<Outcome<Room>> {
-    return job(id, onProgress, ({ progress }) => roomTaken(browserStore, progress));
+    return job(id, onProgress, ({ progress }) => roomTaken(browserStore, localNow(), progress));
   },
 
   /** Makes photos smaller of which nothing is measured; gives the bytes that were gained. @param device name of this browser */

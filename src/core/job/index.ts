@@ -97,7 +97,7 @@ export { glueChoice, keptGlue, linkedPage, worksheetOf, worksheetPage, type Work
 export { stagesOf } from './stages';
 export { conditionFor, countedOf, faceAreaMm2, measuredWords, type Units } from './condition';
 export { DEFAULT_SHOP, INSET_CORNERS, newDamage, newFace, newLumber, newPiece } from './defaults';
-export { idSchema, JOB_SCHEMAS, textSchema } from './schemas';
+export { idSchema, JOB_SCHEMAS, localTime, textSchema } from './schemas';
 export { jobSchema, jobTasks, planSchema, type JobInput } from './tasks';
 export { MARK_TOOLS, onLine, remarked, shifted, storedMark, tapped, withPoint } from './marking';
 export { movedPlacing, placingHandles, withCauls, withClamp } from './placing';

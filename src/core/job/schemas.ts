@@ -8,7 +8,7 @@ import { pieceSchema } from './kinds/piece';
 import { shopSchema } from './kinds/shop';
 import { veneerSchema } from './kinds/veneer';
 
-export { idSchema, textSchema } from './kinds/common';
+export { idSchema, localTime, textSchema } from './kinds/common';
 
 /** What each part of a job looks like where it is stored, in a file, or at the registry's doors. */
 export const JOB_SCHEMAS = {

@@ -13,12 +13,6 @@ export function base64Of(bytes: Uint8Array): string {
   return btoa(parts.join(''));
 }
 
-/** SHA-256 in hexadecimal. */
-export async function checksumOf(bytes: Uint8Array): Promise<string> {
-  const digest = await crypto.subtle.digest('SHA-256', new Uint8Array(bytes));
-  return [...new Uint8Array(digest)].map((b) => b.toString(16).padStart(2, '0')).join('');
-}
-
 const encoder = new TextEncoder();
 export const textBytes = (text: string): Uint8Array => encoder.encode(text);
 

@@ -25,41 +25,20 @@ export function mend(
   const whole: AnyStored[] = [];
   const adrift: Adrift[] = [];
   for (const record of records) {
-    const isMissing = (kind: Kind, id: string | undefined): boolean => {
-      if (id === undefined || kind === 'piece') return false;
+    const isMissing = (kind: Kind, id: string): boolean => {
+      if (kind === 'piece') return false;
       if (!there(kind, id)) return true;
       // A damage lies on a face of its own piece.
       const face = own.get(`face/${id}`);
       return kind === 'face' && face !== undefined && pieceIdOf(face) !== pieceIdOf(record);
     };
-    const lost = linksOf(record).filter((l) => isMissing(l.kind, l.id));
-    const next = lost.length > 0 ? mendOne(record, isMissing) : record;
+    const lost = linksOf(record).filter((l) => l.hold !== 'names' && isMissing(l.kind, l.id));
+    const next = lost.length > 0 ? withoutMissing(record, isMissing) : record;
     if (lost.length > 0) mended.push({ key: keyOf(record), without: [...new Set(lost.map((l) => l.kind))] });
     const pieceId = pieceIdOf(next);
     (pieceId !== undefined && !there('piece', pieceId) ? adrift : whole).push(next);
   }
   return { whole, adrift, mended };
-}
-
-function mendOne(record: AnyStored, missing: (kind: Kind, id: string | undefined) => boolean): AnyStored {
-  switch (record.kind) {
-    case 'piece':
-      return withoutMissing<'piece'>(record, missing);
-    case 'face':
-      return withoutMissing<'face'>(record, missing);
-    case 'damage':
-      return withoutMissing<'damage'>(record, missing);
-    case 'veneer':
-      return withoutMissing<'veneer'>(record, missing);
-    case 'colour':
-      return withoutMissing<'colour'>(record, missing);
-    case 'board':
-      return withoutMissing<'board'>(record, missing);
-    case 'log':
-      return withoutMissing<'log'>(record, missing);
-    default:
-      return record;
-  }
 }
 
 /** Puts what is adrift under pieces made for it: one for each that is lost, so that what belonged together stays together. */

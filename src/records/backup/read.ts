@@ -1,12 +1,14 @@
 import { parseJson, type JobContext } from '@/core/check';
+import { readMark, type Mark } from '../marks';
 import { readRecord, readText } from '../migrate';
 import { KINDS, MOST_JPEG_CHARS } from '../schemas';
 import { isOf, type SetAside } from '../store';
 import { assertFileSize, importText } from '../transfer';
 import type { AnyStored, Kind, Stored } from '../types';
+import { checksumOf } from '../checksum';
 import { openArchive, type Archive } from './archive';
-import { base64Of, checksumOf, textOf } from './bytes';
-import { FORMAT, FORMAT_VERSION, noCounts, type Counts, type Manifest } from './write';
+import { base64Of, textOf } from './bytes';
+import { DELETED_PATH, FORMAT, FORMAT_VERSION, noCounts, type Counts, type Manifest } from './write';
 
 /** A backup that was opened: what is whole in it, and what is not. */
 export type Backup = {
@@ -18,6 +20,8 @@ export type Backup = {
   /** Ids of whole photos. */
   pictures: string[];
   picture: (id: string) => Promise<Stored<'picture'>>;
+  /** What was deleted on the device that wrote it. */
+  deleted: Mark[];
   /** Kept as it was, though it cannot be read here. */
   aside: SetAside[];
   /** Parts of the file that cannot be used, each with why. */
@@ -149,6 +153,15 @@ async function readArchive(file: Blob, name: string, context: JobContext): Promi
     }
   }
 
+  const deleted: Mark[] = [];
+  if (archive.paths.includes(DELETED_PATH))
+    for (const raw of await listIn(DELETED_PATH)) {
+      const mark = readMark(raw);
+      if (mark) deleted.push(mark);
+      else
+        unreadable.push({ part: DELETED_PATH, reason: 'It holds something that is no mark of a deletion.' });
+    }
+
   const captions = new Map<string, Record<string, unknown>>();
   if (archive.paths.includes('records/picture.json'))
     for (const raw of await listIn('records/picture.json'))
@@ -183,6 +196,7 @@ async function readArchive(file: Blob, name: string, context: JobContext): Promi
     records: [...records.values()],
     pictures,
     picture,
+    deleted,
     aside,
     unreadable,
   };
@@ -203,6 +217,7 @@ async function readOldFile(file: Blob, name: string): Promise<Backup> {
       if (!found) throw new RangeError('It is not in the file.');
       return found;
     },
+    deleted: [],
     aside,
     unreadable,
   };

@@ -1,78 +1,84 @@
 import type { JobContext } from '@/core/check';
-import { newPiece } from '../defaults';
-import { stamped } from '../edits';
 import { readText } from '../migrate';
-import { SHAPE_VERSION } from '../schemas';
-import type { Store } from '../store';
-import type { AnyStored, Kind, Stored } from '../types';
-import { compared, keyOf, mergedRecord, readable, taking, type TakeChoices } from './compare';
-import { picturesOf, SHOWING } from '../links';
+import { KINDS } from '../schemas';
+import { asideName, type Store } from '../store';
+import type { AnyStored, Kind } from '../types';
+import { LINKING, picturesOf } from '../links';
+import { freshPictures, laidTogether, stateNames, stateOf, type Here, type TakeChoices } from './lay';
 import type { Backup } from './read';
 
-/** What was written, so that just that can be taken back. */
-export type Written = { key: string; before?: string; after: string };
+/** What was written under a name, and what stood there before; nothing where nothing stood or stands. So just that can be taken back. */
+export type Written = { key: string; before?: string; after?: string };
 export type Taken = { written: Written[]; pictures: string[]; aside: string[]; kinds: Kind[] };
 
 /** Photos that are written at one time. */
 const BATCH = 8;
 
+/** What a file holds that cannot be read here, under its own name; what lies here already is not laid beside itself. */
+async function newAsides(store: Store, backup: Backup): Promise<{ name: string; text: string }[]> {
+  if (backup.aside.length === 0) return [];
+  const same = ({ key, text }: { key: string; text: string }): string => `${key} ${text}`;
+  const lying = new Set((await store.listAside()).map(same));
+  const fresh = backup.aside.filter((a) => !lying.has(same(a)));
+  return Promise.all(fresh.map(async (a) => ({ name: await asideName(a), text: JSON.stringify(a) })));
+}
+
 /**
  * Takes a backup in: first the photos that are not here yet, then all records at one time. A stop in between leaves photos that
  * nothing shows, and no record half written.
  *
- * @param at local time, and the name of this device, for what is made anew
+ * @param here local time, and the name of this device, for what is made anew
  */
 export async function takeBackup(
   store: Store,
   backup: Backup,
   choices: TakeChoices,
-  { now, device }: { now: string; device: string },
+  here: Here,
   { signal, progress }: JobContext = {},
 ): Promise<Taken> {
-  const plan = await compared(store, backup);
-  const emptyPiece: Stored<'piece'> = {
-    kind: 'piece',
-    id: 'found',
-    version: SHAPE_VERSION,
-    revision: 1,
-    savedAt: now,
-    ...stamped({}, [], device),
-    body: newPiece('Found again', now),
-  };
-  const { come, choose } = taking(plan, choices, emptyPiece);
-  for (let i = 0; i < plan.freshPictures.length; i += BATCH) {
+  const before = await stateOf(store);
+  const pictures = freshPictures(
+    before,
+    backup,
+    laidTogether(before, backup, choices, here).standing,
+    here.now,
+  );
+  for (let i = 0; i < pictures.length; i += BATCH) {
     signal?.throwIfAborted();
-    progress?.(i / plan.freshPictures.length);
-    const some = await Promise.all(plan.freshPictures.slice(i, i + BATCH).map((id) => backup.picture(id)));
+    progress?.(i / pictures.length);
+    const some = await Promise.all(pictures.slice(i, i + BATCH).map((id) => backup.picture(id)));
     await store.putAll(some);
   }
   signal?.throwIfAborted();
-  const written: Written[] = [];
-  const asides = backup.aside.map((entry, i) => {
-    const text = JSON.stringify(entry);
-    return { name: `aside/${entry.key.replace(/[^A-Za-z0-9_/-]/g, '_')}~${now}.${i}`, text };
-  });
-  await store.exchange(come.map(keyOf), (texts) => {
-    written.length = 0;
-    const here = readable(texts);
-    for (const theirs of come) {
-      const key = keyOf(theirs);
-      const before = texts.get(key);
-      const mine = here.get(key);
-      // What is here and cannot be read here is not written over.
-      if (before !== undefined && !mine) continue;
-      const next = mine ? mergedRecord(mine, theirs, choose(key)).record : theirs;
-      const after = JSON.stringify(next);
-      if (after !== before) written.push({ key, after, ...(before === undefined ? {} : { before }) });
-    }
-    return Object.fromEntries([
-      ...written.map((w) => [w.key, w.after]),
-      ...asides.map((a) => [a.name, a.text]),
-    ]);
-  });
-  const kinds = new Set(come.map((r) => r.kind));
-  if (plan.freshPictures.length > 0) kinds.add('picture');
-  return { written, pictures: plan.freshPictures, aside: asides.map((a) => a.name), kinds: [...kinds] };
+  const asides = await newAsides(store, backup);
+  let written: Written[] = [];
+  let names = new Set<string>();
+  await store.exchange(
+    async () => {
+      const state = await stateNames(store);
+      names = state.names;
+      return state.read;
+    },
+    (texts) => {
+      const { next } = laidTogether({ names, texts }, backup, choices, here);
+      written = [...next].map(([key, after]) => {
+        const was = texts.get(key);
+        return {
+          key,
+          ...(was === undefined ? {} : { before: was }),
+          ...(after === undefined ? {} : { after }),
+        };
+      });
+      return { ...Object.fromEntries(next), ...Object.fromEntries(asides.map((a) => [a.name, a.text])) };
+    },
+  );
+  const kinds = KINDS.filter((kind) => written.some(({ key }) => key.startsWith(`${kind}/`)));
+  return {
+    written,
+    pictures,
+    aside: asides.map((a) => a.name),
+    kinds: pictures.length > 0 ? [...new Set<Kind>([...kinds, 'picture'])] : kinds,
+  };
 }
 
 /** A record as it was before, but for the fields that were changed since. */
@@ -108,9 +114,8 @@ export async function takeBackupBack(store: Store, { written, pictures, aside }:
       const next: Record<string, string | undefined> = {};
       for (const { key, before, after } of written) {
         const now = texts.get(key);
-        if (now === undefined) continue;
         if (now === after) next[key] = before;
-        else if (before !== undefined) {
+        else if (now !== undefined && before !== undefined && after !== undefined) {
           const [b, a, n] = [before, after, now].map((text) => readText(text));
           if (b?.ok && a?.ok && n?.ok) next[key] = JSON.stringify(takenBack(b.record, a.record, n.record));
         }
@@ -119,7 +124,7 @@ export async function takeBackupBack(store: Store, { written, pictures, aside }:
       return next;
     },
   );
-  const kept = new Set((await store.listAll(SHOWING)).records.flatMap(picturesOf));
+  const kept = new Set((await store.listAll(LINKING)).records.flatMap(picturesOf));
   await store.exchange([], () =>
     Object.fromEntries(pictures.filter((id) => !kept.has(id)).map((id) => [`picture/${id}`, undefined])),
   );

@@ -3,9 +3,11 @@ import { readText } from '../migrate';
 import { KINDS, SHAPE_VERSION } from '../schemas';
 import { isOf, type Store } from '../store';
 import type { AnyStored, Kind, Stored } from '../types';
+import { checksumOf } from '../checksum';
 import { packArchive, type Item } from './archive';
-import { bytesOf, checksumOf, textBytes } from './bytes';
-import { picturesOf, pieceIdOf } from '../links';
+import { bytesOf, textBytes } from './bytes';
+import { linksOf, picturesOf, pieceIdOf } from '../links';
+import { isOver } from '../marks';
 import { boardsTable, hoursTable, logTable, stockTable } from './tables';
 
 export const FORMAT = 'rustic-lantern';
@@ -26,16 +28,19 @@ export type Manifest = {
   files: { path: string; bytes: number; sha256: string }[];
 };
 
+/** Where the marks of what was deleted lie. */
+export const DELETED_PATH = 'deleted.json';
+
 /** Records that are written with their photo apart. */
 const BATCH = 8;
 
 export const noCounts = (): Counts => ({ piece: 0, face: 0, damage: 0, veneer: 0, colour: 0, board: 0, lumber: 0, log: 0, shop: 0, picture: 0 }); // prettier-ignore
 
-/** What belongs to one piece: itself, its faces, damages and log, the veneers it takes. */
+/** What belongs to one piece: itself, its faces, damages and log, the veneers and colours it takes. */
 function ofPiece(records: readonly AnyStored[], pieceId: string): AnyStored[] {
   const own = records.filter((r) => (r.kind === 'piece' ? r.id : pieceIdOf(r)) === pieceId);
-  const taken = new Set(own.filter((r) => isOf(r, 'damage')).map((d) => d.body.patch.veneerId));
-  return [...own, ...records.filter((r) => r.kind === 'veneer' && taken.has(r.id))];
+  const named = new Set(own.flatMap(linksOf).filter((l) => l.hold === 'names').map((l) => `${l.kind}/${l.id}`)); // prettier-ignore
+  return [...own, ...records.filter((r) => !own.includes(r) && named.has(`${r.kind}/${r.id}`))];
 }
 
 /** Bytes of a stored photo; nothing when they cannot be decoded. */
@@ -132,6 +137,13 @@ export async function writeBackup(
     yield item('tables/boards.csv', textBytes(boardsTable(kept.filter((r) => isOf(r, 'lumber')))));
     yield item('tables/log.csv', textBytes(logTable(log, pieces)));
     yield item('tables/hours.csv', textBytes(hoursTable(log, pieces)));
+
+    // What was deleted, as far as it is remembered: so that it does not come back from another device.
+    const live = new Set(names.records);
+    const marks = [...(await store.deleted())].filter(
+      ([key, m]) => !live.has(key) && !isOver(m, savedAt) && (only === undefined || m.pieceId === only),
+    );
+    if (marks.length > 0) yield item(DELETED_PATH, json(marks.map(([, m]) => m)));
 
     if (only === undefined) {
       aside.push(...(await store.listAside()));

@@ -1,6 +1,14 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { counted, deviceName, localNow, renewAfter, type Conflict, type Preview } from '@/records';
+import {
+  counted,
+  deviceName,
+  localNow,
+  renewAfter,
+  type Conflict,
+  type Preview,
+  type Question,
+} from '@/records';
 import { Button, Chips, FilePick, Fold, LitCard, Notice, Progress, Section, Text, useSay } from '@/ui';
 import { previewBackup, takeBackup, takeBackupBack } from '@/worker';
 import { useAct } from '../shared/useAct';
@@ -60,13 +68,15 @@ function Found({ file, preview, testOnly, onDone }: Opened & { onDone: () => voi
   const act = useAct();
   const say = useSay();
   const [fields, setFields] = useState<Record<string, Side>>({});
+  const [deleted, setDeleted] = useState<Record<string, 'keep' | 'delete'>>({});
   const [adrift, setAdrift] = useState<'gather' | 'leave'>('gather');
   const whole = preview.unreadable.length === 0;
-  const changes = preview.fresh.length + preview.newerThere.length + preview.conflicts.length + preview.freshPictures; // prettier-ignore
+  const { questions, goes, staysDeleted } = preview;
+  const changes = preview.fresh.length + preview.newerThere.length + preview.conflicts.length + preview.freshPictures + questions.length + goes.length; // prettier-ignore
   const take = (): void =>
     begin('Reading it in', async (options) => {
       const at = { now: localNow(), device: deviceName() };
-      const taken = await takeBackup(file, preview.name, { fields, adrift }, at, options);
+      const taken = await takeBackup(file, preview.name, { fields, adrift, deleted }, at, options);
       await renewAfter(taken);
       onDone();
       say({
@@ -93,14 +103,17 @@ function Found({ file, preview, testOnly, onDone }: Opened & { onDone: () => voi
         <Text>
           {changes === 0
             ? 'Everything in it is here already.'
-            : `New here: ${preview.fresh.length} records and ${counted('picture', preview.freshPictures)}. Newer in the file: ${preview.newerThere.length}. Newer here, and left: ${preview.newerHere.length}. The same: ${preview.same}. Changed on both sides: ${preview.conflicts.length}.`}
+            : `New here: ${preview.fresh.length} records and ${counted('picture', preview.freshPictures)}. Newer in the file: ${preview.newerThere.length}. Newer here, and left: ${preview.newerHere.length}. The same: ${preview.same}. Changed on both sides: ${preview.conflicts.length}.${goes.length > 0 ? ` Deleted there, and goes here too: ${goes.length}.` : ''}${staysDeleted.length > 0 ? ` Deleted here, and stays away: ${staysDeleted.length}.` : ''}`}
         </Text>
       )}
-      {preview.fresh.length + preview.newerThere.length > 0 && !testOnly ? (
-        <Fold title="What is new, and what is newer">
+      {preview.fresh.length + preview.newerThere.length + goes.length + staysDeleted.length > 0 &&
+      !testOnly ? (
+        <Fold title="What is new, what is newer, what goes">
           <Names title="New here" names={preview.fresh} />
           <Names title="Newer in the file" names={preview.newerThere} />
           <Names title="Newer here" names={preview.newerHere} />
+          <Names title="Deleted there, and goes here too" names={goes} />
+          <Names title="Deleted here, and stays away" names={staysDeleted} />
         </Fold>
       ) : null}
       <Trouble preview={preview} />
@@ -114,6 +127,14 @@ function Found({ file, preview, testOnly, onDone }: Opened & { onDone: () => voi
               conflict={c}
               value={fields[c.key] ?? c.later}
               onChoose={(side) => setFields({ ...fields, [c.key]: side })}
+            />
+          ))}
+          {questions.map((q) => (
+            <Deleted
+              key={q.key}
+              question={q}
+              value={deleted[q.key] ?? 'keep'}
+              onChoose={(choice) => setDeleted({ ...deleted, [q.key]: choice })}
             />
           ))}
           {preview.adrift.length > 0 ? (
@@ -179,6 +200,31 @@ function Trouble({ preview: { mended, unreadable, aside } }: { preview: Preview 
         <Text kind="quiet">All else comes in as it is.</Text>
       </View>
     </Notice>
+  );
+}
+
+/** Something that was deleted on one side and changed on the other. */
+function Deleted({
+  question: { title, deleted, with: all },
+  value,
+  onChoose,
+}: {
+  question: Question;
+  value: 'keep' | 'delete';
+  onChoose: (choice: 'keep' | 'delete') => void;
+}) {
+  const more = all.length - 1;
+  return (
+    <Chips<'keep' | 'delete'>
+      label={`${title}: deleted ${deleted === 'here' ? 'here' : 'on the other device'}`}
+      help={`It was changed ${deleted === 'here' ? 'on the other device' : 'here'} without knowing of that.${more > 0 ? ` ${more} ${more === 1 ? 'record hangs' : 'records hang'} on it and ${more === 1 ? 'stays or goes' : 'stay or go'} with it.` : ''}`}
+      options={[
+        { value: 'keep', label: 'Keep it on both' },
+        { value: 'delete', label: 'Delete it on both' },
+      ]}
+      value={value}
+      onChange={onChoose}
+    />
   );
 }
 

@@ -1,7 +1,16 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { formatBytes } from '@/core/units';
-import { browserStore, clearUnused, counted, deviceName, KINDS, putBack, renewKinds } from '@/records';
+import {
+  browserStore,
+  clearUnused,
+  counted,
+  deviceName,
+  KINDS,
+  localNow,
+  putBack,
+  renewKinds,
+} from '@/records';
 import { Button, Figure, Progress, Row, Section, Text, useSay } from '@/ui';
 import { roomInBrowser, thinPhotos, type Room } from '@/worker';
 import { useAct } from '../shared/useAct';
@@ -27,7 +36,7 @@ export function RoomSection() {
     });
   const clear = (): void =>
     act(async () => {
-      const gone = await clearUnused(browserStore);
+      const gone = await clearUnused(browserStore, localNow());
       await renewKinds(['picture']);
       setRoom(undefined);
       say({
@@ -38,7 +47,7 @@ export function RoomSection() {
   const thin = (ids: string[]): void =>
     begin('Making photos smaller', async (options) => {
       const gained = await thinPhotos(ids, deviceName(), options);
-      await renewKinds(['piece', 'face', 'log', 'picture']);
+      await renewKinds(KINDS);
       setRoom(undefined);
       say({ text: `${formatBytes(gained)} were gained. Nothing is measured on these photos.` });
     });

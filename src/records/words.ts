@@ -1,6 +1,6 @@
 import { damageLabel } from '@/core/job';
-import { pieceIdOf } from '../links';
-import type { AnyStored, Kind } from '../types';
+import { pieceIdOf } from './links';
+import type { AnyStored, Kind } from './types';
 
 const KIND_WORDS: Record<Kind, [one: string, many: string]> = {
   piece: ['piece', 'pieces'],
