@@ -36,9 +36,14 @@ const CALLS: Record<string, string> = {
 const isText = (node: ts.Node): boolean =>
   ts.isStringLiteralLike(node) || ts.isTemplateExpression(node) || ts.isNoSubstitutionTemplateLiteral(node);
 
-/** A number that takes part in a sum or stands for a step; figures in tables are facts with a source, which no test can know better. */
+const isInFunction = (node: ts.Node): boolean =>
+  node.parent !== undefined && (ts.isFunctionLike(node.parent) || isInFunction(node.parent));
+
+/** A number that takes part in a sum of a function; figures in tables are facts with a source, which no test can know better. */
 const isInSum = (node: ts.Node): boolean =>
-  ts.isBinaryExpression(node.parent) || (ts.isCallExpression(node.parent) && node.parent.expression !== node);
+  isInFunction(node) &&
+  (ts.isBinaryExpression(node.parent) ||
+    (ts.isCallExpression(node.parent) && node.parent.expression !== node));
 
 /** All changes that can be made to a source, in order. */
 export function changesIn(file: string, text: string): Change[] {

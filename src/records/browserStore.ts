@@ -1,4 +1,4 @@
-import { noteAside, noteNewer } from './changes';
+import { noteAside, noteNewer, noteWaiting } from './changes';
 import { localNow } from './clock';
 import { storage } from './storage';
 import { createStore, type Exclusively } from './store';
@@ -6,12 +6,29 @@ import { createStore, type Exclusively } from './store';
 /** What this window changes waits for what it changed before. */
 let queue: Promise<unknown> = Promise.resolve();
 
+/** A window that waits longer than this for another says so. */
+const PATIENCE_MS = 2000;
+
+async function locked<T>(work: () => Promise<T>): Promise<T> {
+  let told = false;
+  const timer = setTimeout(() => {
+    told = true;
+    noteWaiting(true);
+  }, PATIENCE_MS);
+  const over = (): void => {
+    clearTimeout(timer);
+    if (told) noteWaiting(false);
+  };
+  return navigator.locks.request('rustic-lantern-records', () => {
+    over();
+    return work();
+  });
+}
+
 /** One change at a time: in this window always, over all windows where the browser offers locks. */
 const exclusively: Exclusively = (work) => {
   const next = queue.then(() =>
-    typeof navigator !== 'undefined' && 'locks' in navigator
-      ? navigator.locks.request('rustic-lantern-records', work)
-      : work(),
+    typeof navigator !== 'undefined' && 'locks' in navigator ? locked(work) : work(),
   );
   queue = next.catch(() => undefined);
   return next;

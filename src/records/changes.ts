@@ -32,6 +32,17 @@ export function noteNewer(): void {
 /** What was set aside is read again, and told where it would have been seen. */
 export const noteAside = (): void => void changed([]);
 
+const WAITING = 'waiting';
+
+/** Another window has been writing for some seconds, and what this one changes waits for it. */
+export function useWaiting(): boolean {
+  const { data = false } = useSWR<boolean>(WAITING, null);
+  return data;
+}
+
+export const noteWaiting = (waits: boolean): void =>
+  void mutate<boolean>(WAITING, waits, { revalidate: false });
+
 const TROUBLE = 'trouble';
 
 /** Why the store cannot be read at the moment; nothing while it can. */

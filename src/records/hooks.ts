@@ -4,7 +4,7 @@ import { learnedFrom } from '@/core/figures';
 import { browserStore, newId } from './browserStore';
 import { changed, listKey, noteTrouble, useChanges } from './changes';
 import type { Taken } from './backup';
-import { notePending, pendingWritten } from './pending';
+import { beginPending, notePending, settled, storedUnder, withNotes } from './pending';
 import { localNow } from './clock';
 import { DEFAULT_SHOP, SHOP_ID } from './defaults';
 import { SHAPE_VERSION } from './schemas';
@@ -40,8 +40,8 @@ export function useAside(kinds: readonly Kind[]): SetAside[] {
 }
 
 async function listOf<K extends Kind>(kind: K): Promise<Loaded<K>> {
-  await pendingWritten();
-  return told(() => browserStore.list(kind));
+  beginPending();
+  return told(async () => withNotes(await browserStore.list(kind)));
 }
 
 /** Reads the records of a kind before a page asks for them; that they cannot be read is told when one does. */
@@ -143,14 +143,16 @@ export async function changeRecord<K extends Exclude<Kind, 'picture'>>(
   force = false,
 ): Promise<Stored<K>> {
   const written = notePending(record, patch);
-  return optimistic<K, Stored<K>>(
+  const saved = await optimistic<K, Stored<K>>(
     record.kind,
     (list) => ({
       ...list,
       records: list.records.map((r) => (r.id === record.id ? { ...r, body: { ...r.body, ...patch } } : r)),
     }),
-    () => browserStore.update(record.kind, record.id, record.body, patch, force),
+    () => browserStore.update(record.kind, record.id, storedUnder(record), patch, force),
   ).finally(written);
+  settled(record, Object.keys(patch));
+  return saved;
 }
 
 export async function changeShop(record: Stored<'shop'> | undefined, patch: Partial<Shop>): Promise<void> {

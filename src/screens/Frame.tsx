@@ -3,9 +3,10 @@ import Hammer from 'lucide-react-native/icons/hammer';
 import Layers from 'lucide-react-native/icons/layers';
 import Lamp from 'lucide-react-native/icons/lamp-desk';
 import Warehouse from 'lucide-react-native/icons/warehouse';
-import { useEffect, type ReactNode } from 'react';
+import { lazy, Suspense, useEffect, type ReactNode } from 'react';
 import { Pressable, StyleSheet, useColorScheme, View } from 'react-native';
-import { useNewer, useOtherWindows, useTrouble } from '@/records/changes';
+import { useNewer, useOtherWindows, useTrouble, useWaiting } from '@/records/changes';
+import { useHeld } from '@/records/held';
 import { useLook } from '@/records/look';
 import {
   daylight,
@@ -23,6 +24,9 @@ import { useWide } from './shared/Page';
 // The browser offers the home screen while the first page loads.
 import './useInstall';
 import { useNewVersion } from './useNewVersion';
+
+// What could not be saved is seldom there.
+const HeldNotice = lazy(() => import('./shared/HeldNotice'));
 
 const PLACES = [
   { href: '/', label: 'Pieces', Icon: Lamp, under: ['/piece', '/face', '/damage', '/quick'] },
@@ -43,6 +47,8 @@ export function Frame({ children }: { children: ReactNode }) {
   const focused = path.endsWith('/glueup');
   const newer = useNewer();
   const trouble = useTrouble();
+  const waiting = useWaiting();
+  const held = useHeld();
   useOtherWindows();
   const takeUp = useNewVersion();
   useEffect(() => {
@@ -67,6 +73,17 @@ export function Frame({ children }: { children: ReactNode }) {
                 <Notice kind="stop" title="The browser’s store cannot be read at the moment">
                   {`${trouble} What is missing here was not deleted.`}
                 </Notice>
+              ) : null}
+              {waiting ? (
+                <Notice kind="rest" title="Another window of this app is writing">
+                  What you change here waits for it and is kept meanwhile. If this stays, close the other
+                  windows of the app.
+                </Notice>
+              ) : null}
+              {held.length > 0 ? (
+                <Suspense fallback={null}>
+                  <HeldNotice held={held} />
+                </Suspense>
               ) : null}
               <Guarded>{children}</Guarded>
             </View>

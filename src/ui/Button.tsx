@@ -2,11 +2,13 @@ import type { ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from './Text';
 import { useWords } from './words';
+import { useOnce } from './useOnce';
 import { planed, space, useTheme } from './theme';
 
 type Props = {
   label: string;
-  onPress: () => void;
+  /** A promise: it is not begun again before that is over. */
+  onPress: () => void | Promise<unknown>;
   kind?: 'main' | 'plain' | 'quiet' | 'danger';
   disabled?: boolean;
   /** For hands that hold something else: as wide as there is room, and tall. */
@@ -20,6 +22,7 @@ type Props = {
 export function Button({ label, onPress, kind = 'plain', disabled = false, big = false, icon, name }: Props) {
   const theme = useTheme();
   const words = useWords();
+  const press = useOnce(onPress);
   const main = kind === 'main';
   const tone = main ? 'onChosen' : kind === 'danger' ? 'oxblood' : 'ink';
   return (
@@ -28,7 +31,7 @@ export function Button({ label, onPress, kind = 'plain', disabled = false, big =
       aria-label={words(name ?? label)}
       aria-disabled={disabled}
       disabled={disabled}
-      onPress={onPress}
+      onPress={press}
       style={({ pressed }) => [
         styles.base,
         main && [styles.main, planed, { backgroundColor: theme.chosen }],

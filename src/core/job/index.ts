@@ -22,6 +22,7 @@ export {
   damageLabel,
   frameOf,
   grainIsKnown,
+  isBegun,
   isMarked,
   markMm,
   markOf,

@@ -17,7 +17,7 @@ import { isUnderPaint } from './decide';
 import { formatMinutes } from '../units';
 import { linkPlansOf, type LinkPlan } from './links';
 import { repairsOf, type Repair } from './repairs';
-import { damageLabel } from './survey';
+import { damageLabel, isBegun } from './survey';
 import { hasWork, isTicked, trailOf, type Trail } from './trail';
 import type { Chosen, Damage, Face, Named, Piece, KnownShop, Veneer } from './types';
 import { wordsOf } from './words';
@@ -99,7 +99,8 @@ function blendOf({ damage, face, treated }: Repair, links: readonly LinkPlan[], 
 export function planOf(job: Job): Plan {
   const { piece, faces, damages, choices = {}, stock = [], shop, done = [] } = job;
   const own = faces.filter((f) => f.body.pieceId === piece.id);
-  const decided = damages.map((d) => ({ ...d, body: choices[d.id] ? { ...d.body, ...choices[d.id] } : d.body })); // prettier-ignore
+  const begun = damages.filter((d) => isBegun(d.body));
+  const decided = begun.map((d) => ({ ...d, body: choices[d.id] ? { ...d.body, ...choices[d.id] } : d.body })); // prettier-ignore
   const repairs = repairsOf(piece, own, decided, shop);
   const worked = repairs.map((repair) => {
     const links = linkPlansOf(repair, shop);

@@ -106,6 +106,17 @@ export const isMarked = (damage: Damage): boolean => {
       : true;
 };
 
+/** Is anything known of it? A mark that was opened and left empty on its face is no damage: it makes no work and no line on paper. */
+export const isBegun = (damage: Damage): boolean =>
+  isMarked(damage) ||
+  damage.faceId === undefined ||
+  damage.method !== undefined ||
+  damage.roughAreaMm2 !== undefined ||
+  damage.methodReason !== '' ||
+  [damage.answers, damage.glue, damage.patch, damage.taps, damage.grew, damage.figures].some(
+    (part) => part !== undefined && Object.keys(part).length > 0,
+  );
+
 /** What a damage covers on its face, mm; empty while its mark is not complete. */
 export function outlineMm(damage: Damage, board: Board): Polygon {
   const measured = attempt(() => measureMark(markMm(damage, board), board.plane.outline).outline);

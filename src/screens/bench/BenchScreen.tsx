@@ -80,7 +80,7 @@ export function BenchScreen() {
         ))}
       </Pane>
     ) : undefined;
-  const untick = (taskId: string): void =>
+  const untick = (taskId: string): Promise<void> =>
     act(async () => {
       const entry = plan.log.find((l) => l.body.taskId === taskId);
       if (!entry) return;

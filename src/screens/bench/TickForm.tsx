@@ -18,7 +18,7 @@ export function TickForm({ task, onDone }: { task: PieceTask; onDone: () => void
       const { id: pictureId } = await keepPhoto(file);
       setPictures((p) => [...p, { pictureId, role }]);
     });
-  const save = (): void =>
+  const save = (): Promise<void> =>
     act(async () => {
       await createRecord('log', {
         pieceId: task.pieceId,

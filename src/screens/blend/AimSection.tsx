@@ -156,7 +156,7 @@ function PickPlaces({
   if (!face || !board?.ok || !pictureId) return <Text>No face of this piece has a photo to scale.</Text>;
   const points = aim?.faceId === face.id ? (aim.points ?? []) : [];
   const places = dragged ?? points.map((p) => onFaceMm(board.value, p));
-  const read = (next: readonly Point[]): void =>
+  const read = (next: readonly Point[]): Promise<void> =>
     act(async () => {
       setDragged(undefined);
       if (next.length === 0) return onTake(undefined);

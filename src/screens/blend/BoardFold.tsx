@@ -33,7 +33,7 @@ export function BoardFold({
   const others = shelf.filter(
     (c) => roleOf(c.body.kind) !== 'mix' && !coats.some((k) => k.colourId === c.id),
   );
-  const save = (file: File): void =>
+  const save = (file: File): Promise<void> =>
     act(async () => {
       const { id: pictureId } = await keepPhoto(file);
       const read = await swatchTones(pictureId);

@@ -126,7 +126,7 @@ function Trial({
 }) {
   const act = useAct();
   const [trial, setTrial] = useState<Lab>();
-  const take = (file: File): void =>
+  const take = (file: File): Promise<void> =>
     act(async () => {
       setTrial((await fileTones(file, file.name)).mean);
     });

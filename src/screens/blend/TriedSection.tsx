@@ -41,22 +41,23 @@ export function TriedSection({
   const put = useLatest((next: typeof tried) => change(damage, { tried: next }));
   // Wiped, it is seen as under a finish.
   const seenFinished = what === 'wipe' || finished;
-  const add = async (outcome: keyof typeof OUTCOMES, lab: Lab | undefined, doubt = ''): Promise<void> => {
-    const before = tried;
-    const entry = {
-      at: localNow(),
-      what,
-      outcome,
-      note: note.trim(),
-      ...(lab ? { lab, finished: seenFinished } : {}),
-    };
-    await put.current([...before, entry]);
-    setNote('');
-    say({
-      text: `It is kept, and the rest is planned from there. ${doubt}`.trim(),
-      action: { label: 'Undo', run: () => void put.current(before) },
+  const add = (outcome: keyof typeof OUTCOMES, lab: Lab | undefined, doubt = ''): Promise<void> =>
+    act(async () => {
+      const before = tried;
+      const entry = {
+        at: localNow(),
+        what,
+        outcome,
+        note: note.trim(),
+        ...(lab ? { lab, finished: seenFinished } : {}),
+      };
+      await put.current([...before, entry]);
+      setNote('');
+      say({
+        text: `It is kept, and the rest is planned from there. ${doubt}`.trim(),
+        action: { label: 'Undo', run: () => void put.current(before) },
+      });
     });
-  };
   return (
     <Fold title={tried.length > 0 ? `What was tried (${tried.length})` : 'Tried something? Plan from there'}>
       {standing.at === 'colour' ? (

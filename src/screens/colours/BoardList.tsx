@@ -26,7 +26,8 @@ export function BoardList({
   const found = boards.filter(({ body }) =>
     `${body.name} ${body.wood} ${boardWords(body, nameOf)} ${body.note}`.toLowerCase().includes(wanted),
   );
-  const remove = (board: Stored<'board'>): void => erase([{ kind: 'board', id: board.id }], board.body.name);
+  const remove = (board: Stored<'board'>): Promise<void> =>
+    erase([{ kind: 'board', id: board.id }], board.body.name);
   return (
     <View style={{ gap: 12 }}>
       <SearchField label="Find a board" value={text} onChange={setText} />

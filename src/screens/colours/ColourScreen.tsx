@@ -38,7 +38,7 @@ export function ColourScreen() {
   // What has been changed is no longer out of the starter shelf.
   const set = (patch: Partial<Colour>): void => void change(record, { ...patch, general: undefined });
   const use = roleOf(body.kind);
-  const photo = (file: File): void =>
+  const photo = (file: File): Promise<void> =>
     act(async () => {
       const { id: pictureId } = await keepPhoto(file);
       const read = await swatchTones(pictureId);
@@ -56,7 +56,7 @@ export function ColourScreen() {
     const lab: Lab = [l ?? 0, a ?? 0, b ?? 0];
     set({ lab });
   };
-  const remove = (): void => erase([{ kind: 'colour', id: record.id }], body.name, '/colours');
+  const remove = (): Promise<void> => erase([{ kind: 'colour', id: record.id }], body.name, '/colours');
   const learned = fit ? learnedWords(fit, record.id) : undefined;
   return (
     <Page

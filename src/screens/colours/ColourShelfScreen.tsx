@@ -42,12 +42,12 @@ export function ColourShelfScreen() {
   const { shelf, boards, fit, loading } = useShelf();
   const act = useAct();
   const say = useSay();
-  const add = (): void =>
+  const add = (): Promise<void> =>
     act(async () => {
       const record = await createRecord('colour', NEW);
       router.push(`/colours/${record.id}`);
     });
-  const start = (): void =>
+  const start = (): Promise<void> =>
     act(async () => {
       const undo = await importColours(starterColours());
       say({

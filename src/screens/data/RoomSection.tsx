@@ -25,7 +25,7 @@ export function RoomSection() {
   const say = useSay();
   const [room, setRoom] = useState<Room>();
   const look = (): void => begin('Counting', async (options) => setRoom(await roomInBrowser(options)));
-  const promise = (): void =>
+  const promise = (): Promise<void> =>
     act(async () => {
       const promised = await ask();
       say({
@@ -34,7 +34,7 @@ export function RoomSection() {
           : 'The browser did not promise it. Save to a file often; adding this page to the home screen helps with some browsers.',
       });
     });
-  const clear = (): void =>
+  const clear = (): Promise<void> =>
     act(async () => {
       const gone = await clearUnused(browserStore, localNow());
       await renewKinds(['picture']);

@@ -58,7 +58,7 @@ export function DecideScreen() {
     href: worksheetPage(damage.id, m, chosen ?? m),
   }));
   const tonightCost = ranking.ok ? ranking.value.tonight : undefined;
-  const buy = (materials: readonly MaterialId[]): void =>
+  const buy = (materials: readonly MaterialId[]): Promise<void> =>
     act(() => changeShop(record, { shopping: [...new Set([...(shop.shopping ?? []), ...materials])] }));
   const recommended = first ? methodById(first.method) : undefined;
   const overridden = chosen !== undefined && first !== undefined && chosen !== first.method;

@@ -86,7 +86,7 @@ export function QuickScreen() {
     }),
   );
   const first = ranking.ok ? ranking.value.ranked[0] : undefined;
-  const keep = (): void =>
+  const keep = (): Promise<void> =>
     act(async () => {
       const piece = await createRecord('piece', {
         ...newPiece(`${DAMAGE_KINDS[kind].label}, from a quick answer`, localNow()),

@@ -22,7 +22,7 @@ export function SimilarFold({
     (d) => d.id !== damage.id && d.body.kind === damage.body.kind && d.body.method !== method,
   );
   if (similar.length === 0) return null;
-  const apply = (): void =>
+  const apply = (): Promise<void> =>
     act(async () => {
       const changed = await Promise.all(
         similar.map((d) => changeRecord(d, { method, methodReason: damage.body.methodReason })),

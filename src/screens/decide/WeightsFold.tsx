@@ -10,7 +10,7 @@ export function WeightsFold({ school }: { school: School }) {
   const { shop, record } = useShop();
   const act = useAct();
   const own = shop.weights?.[school] ?? {};
-  const set = (weights: typeof own): void =>
+  const set = (weights: typeof own): Promise<void> =>
     act(() => changeShop(record, { weights: { ...shop.weights, [school]: weights } }));
   return (
     <Fold title={`What counts in “${SCHOOLS[school].label}”`}>

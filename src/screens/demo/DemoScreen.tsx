@@ -14,7 +14,7 @@ export function DemoScreen() {
   const { load: atOnce } = useLocalSearchParams<{ load?: string }>();
   const begun = useRef(false);
   const [busy, setBusy] = useState(false);
-  const load = (): void =>
+  const load = (): Promise<void> =>
     act(async () => {
       setBusy(true);
       try {

@@ -83,7 +83,7 @@ export function EvenScreen() {
   );
   const put = useLatest((evenParts: typeof own) => change(piece, { evenParts }));
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
-  const add = (file: File): void =>
+  const add = (file: File): Promise<void> =>
     act(async () => {
       const { mean } = await fileTones(file, file.name);
       await put.current([...own, { name: name.trim() || `Part ${own.length + 1}`, lab: mean }]);

@@ -81,7 +81,7 @@ function Running({
   useSignals(clock);
   const start = (stage: number): Promise<boolean> =>
     change(damage, { glueUp: { stage, startedAt: Date.now(), method } });
-  const clamped = (): void =>
+  const clamped = (): Promise<void> =>
     act(async () => {
       if (!running) return;
       const clampedAt = Date.now();

@@ -30,7 +30,7 @@ export function PiecesScreen() {
   const pieces = found(front.pieces, search);
   const due = unsaved ? backupReminder(unsaved, now) : undefined;
   useEarlyWorkshop();
-  const add = (): void =>
+  const add = (): Promise<void> =>
     act(async () => {
       const { addPiece } = await loadWorkshop();
       router.push(`/piece/${await addPiece(front.pieces.length + 1)}/about`);

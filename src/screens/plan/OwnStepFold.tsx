@@ -5,6 +5,7 @@ import { PHASES, phaseLabel } from '@/core/catalogue';
 import { formatMinutes } from '@/core/units';
 import { newId, useShop, type Piece, type Stored } from '@/records';
 import { Button, Chips, Fold, Row, Stepper, Text, TextField, useSay } from '@/ui';
+import { useAct } from '../shared/useAct';
 import { useChange } from '../shared/useChange';
 
 type Draft = Omit<OwnStep, 'id'>;
@@ -23,22 +24,21 @@ export function OwnStepFold({
 }) {
   const { shop, record } = useShop();
   const change = useChange();
+  const act = useAct();
   const say = useSay();
   const [draft, setDraft] = useState(EMPTY);
   const own = piece.body.ownSteps ?? [];
   const skipped = (piece.body.stepChanges ?? []).filter((c) => c.skip !== undefined);
   const templates = shop.stepTemplates ?? [];
-  const add = (step: Draft): void => {
-    if (!step.title.trim()) {
-      say({ text: 'Give the step a name first, such as “Line the drawer”. Nothing is lost.', stop: true });
-      return;
-    }
-    void onChange({ ownSteps: [...own, { ...step, title: step.title.trim(), id: newId() }] }).then(
-      (saved) => {
-        if (saved) setDraft({ ...EMPTY, phase: step.phase });
-      },
-    );
-  };
+  const add = (step: Draft): Promise<void> =>
+    act(async () => {
+      if (!step.title.trim()) {
+        say({ text: 'Give the step a name first, such as “Line the drawer”. Nothing is lost.', stop: true });
+        return;
+      }
+      const ownSteps = [...own, { ...step, title: step.title.trim(), id: newId() }];
+      if (await onChange({ ownSteps })) setDraft({ ...EMPTY, phase: step.phase });
+    });
   const remove = (step: OwnStep): void => {
     void onChange({ ownSteps: own.filter((s) => s.id !== step.id) });
     say({ text: `“${step.title}” was taken out.`, action: { label: 'Undo', run: () => void onChange({ ownSteps: own }) } }); // prettier-ignore

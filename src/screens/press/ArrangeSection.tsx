@@ -94,7 +94,7 @@ export function ArrangeSection({ plan, frame, shop, byHand, onByHand, onChange }
   const [fraction, setFraction] = useState<number>();
   const [made, setMade] = useState<Arranged>();
   const [problem, setProblem] = useState<string>();
-  const start = (): void =>
+  const start = (): Promise<void> =>
     act(async () => {
       const job = new AbortController();
       running.current = job;

@@ -35,7 +35,7 @@ export function CamberFold({ plan, name, paper }: { plan: PressPlan; name: strin
   const { lengthMm } = camber;
   const planned = caul.camberMm > LEAST_BOW_MM;
   const slender = camber.midCamberMm > lengthMm * MOST_CAMBER_SHARE;
-  const print = (): void =>
+  const print = (): Promise<void> =>
     act(() =>
       pdf(
         `Caul for ${name}`,

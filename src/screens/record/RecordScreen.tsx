@@ -40,7 +40,7 @@ export function RecordScreen() {
   const [note, setNote, dropNote] = useDraft(`record.${id}`);
   const { piece, faces, damages, log } = view;
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
-  const print = (): void =>
+  const print = (): Promise<void> =>
     act(async () => {
       const ids = [
         ...faces.flatMap((f) => (f.body.picture ? [f.body.picture.id] : [])),
@@ -73,7 +73,7 @@ export function RecordScreen() {
       });
       dropNote();
     });
-  const addNote = (): void =>
+  const addNote = (): Promise<void> =>
     act(async () => {
       await createRecord('log', {
         pieceId: piece.id,
@@ -86,7 +86,7 @@ export function RecordScreen() {
       });
       dropNote();
     });
-  const remove = (entry: Stored<'log'>): void => erase([{ kind: 'log', id: entry.id }], 'The entry');
+  const remove = (entry: Stored<'log'>): Promise<void> => erase([{ kind: 'log', id: entry.id }], 'The entry');
   return (
     <Page
       title="Record"

@@ -24,7 +24,7 @@ export type ListKind<C extends string, T> = {
 export function ListFold<C extends string, T>({ kind }: { kind: ListKind<C, T> }) {
   const act = useAct();
   const [list, setList] = useState<{ name: string; table: Table; mapping: Mapping<C> }>();
-  const open = (file: File): void =>
+  const open = (file: File): Promise<void> =>
     act(async () => {
       const table = readTable(await file.text(), file.name);
       setList({ name: file.name, table, mapping: guessColumns(table.header, kind.columns) });
@@ -68,7 +68,7 @@ function Chosen<C extends string, T>({
   const pick = (column: C, at: number): void => {
     onMapping({ ...mapping, [column]: at === NONE ? undefined : at });
   };
-  const take = (): void =>
+  const take = (): Promise<void> =>
     act(async () => {
       const undo = await kind.take(items);
       onDone();

@@ -23,7 +23,7 @@ export function Photos({
   const latest = useLatest({ photos, onChange });
   const [role, setRole] = useState<PhotoRole>('overall');
   const [busy, setBusy] = useState(false);
-  const add = (file: File): void =>
+  const add = (file: File): Promise<void> =>
     act(async () => {
       setBusy(true);
       try {
@@ -35,20 +35,21 @@ export function Photos({
     });
   const set = (i: number, patch: Partial<Photo>): void =>
     onChange(photos.map((p, k) => (k === i ? { ...p, ...patch } : p)));
-  const remove = (i: number): void => {
-    onChange(photos.filter((_, k) => k !== i));
-    say({
-      text: 'The photo was taken out.',
-      action: {
-        label: 'Undo',
-        run: () => {
-          const now = latest.current;
-          const taken = photos[i];
-          if (taken) now.onChange([...now.photos.slice(0, i), taken, ...now.photos.slice(i)]);
+  const remove = (i: number): Promise<void> =>
+    act(async () => {
+      await onChange(photos.filter((_, k) => k !== i));
+      say({
+        text: 'The photo was taken out.',
+        action: {
+          label: 'Undo',
+          run: () => {
+            const now = latest.current;
+            const taken = photos[i];
+            if (taken) now.onChange([...now.photos.slice(0, i), taken, ...now.photos.slice(i)]);
+          },
         },
-      },
+      });
     });
-  };
   return (
     <Fold title={`${title}${photos.length > 0 ? ` (${photos.length})` : ''}`}>
       {photos.map((p, i) => (

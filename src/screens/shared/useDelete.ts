@@ -9,7 +9,7 @@ export function useDelete(): (
   refs: readonly { kind: Kind; id: string }[],
   what: string,
   leads?: Href,
-) => void {
+) => Promise<void> {
   const act = useAct();
   const say = useSay();
   return useCallback(

@@ -10,7 +10,7 @@ import {
   type Stored,
 } from '@/records';
 import type { Chain } from '@/core/method';
-import { glueChoice, keptGlue, linksOfChain, repairOf, type Repair } from '@/core/job';
+import { glueChoice, isBegun, keptGlue, linksOfChain, repairOf, type Repair } from '@/core/job';
 
 export type PieceView = {
   piece?: Stored<'piece'>;
@@ -32,7 +32,7 @@ export function usePieceView(id: string | undefined): PieceView {
     ...(pieces.record ? { piece: pieces.record } : {}),
     faces: faces.records.filter((f) => f.body.pieceId === id),
     damages: damages.records
-      .filter((d) => d.body.pieceId === id)
+      .filter((d) => d.body.pieceId === id && isBegun(d.body))
       .sort((a, b) => a.body.number - b.body.number),
     log: log.records
       .filter((l) => l.body.pieceId === id)
@@ -42,16 +42,24 @@ export function usePieceView(id: string | undefined): PieceView {
   };
 }
 
-export type FaceView = PieceView & { face?: Stored<'face'>; onFace: Stored<'damage'>[] };
+export type FaceView = PieceView & {
+  face?: Stored<'face'>;
+  onFace: Stored<'damage'>[];
+  /** A mark that was opened and left empty: the next one is made of it. */
+  empty?: Stored<'damage'>;
+};
 
 export function useFaceView(id: string | undefined): FaceView {
   const { record: face, loading } = useOne('face', id);
   const view = usePieceView(face?.body.pieceId);
+  const { records } = useList('damage');
+  const empty = records.find((d) => d.body.faceId === id && !isBegun(d.body));
   return {
     ...view,
     loading: loading || view.loading,
     ...(face ? { face } : {}),
     onFace: view.damages.filter((d) => d.body.faceId === id),
+    ...(empty ? { empty } : {}),
   };
 }
 

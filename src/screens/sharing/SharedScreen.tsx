@@ -18,7 +18,7 @@ export function SharedScreen() {
   const act = useAct();
   const [chosen, setChosen] = useState(NEW);
   const [done, setDone] = useState<number>();
-  const take = (): void =>
+  const take = (): Promise<void> =>
     act(async () => {
       try {
         const pieceId = chosen === NEW ? await addPiece(pieces.length + 1) : chosen;

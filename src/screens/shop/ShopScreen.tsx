@@ -21,7 +21,7 @@ import { attempt } from '@/core/check';
 export function ShopScreen() {
   const { shop, record } = useShop();
   const act = useAct();
-  const set = (patch: Partial<Shop>): void => act(() => changeShop(record, patch));
+  const set = (patch: Partial<Shop>): Promise<void> => act(() => changeShop(record, patch));
   const hour = (clock: string): number => Number(clock.slice(0, 2)) + Number(clock.slice(3, 5)) / 60;
   const clock = (hours: number): string =>
     `${String(Math.floor(hours)).padStart(2, '0')}:${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;

@@ -33,7 +33,7 @@ export function BoardRows({ boards }: { boards: readonly Stored<'lumber'>[] }) {
 export function BoardsSection() {
   const { records, loading } = useList('lumber');
   const act = useAct();
-  const add = (): void =>
+  const add = (): Promise<void> =>
     act(async () => {
       const record = await createRecord('lumber', newLumber(records.length + 1));
       router.push(`/lumber/${record.id}`);

@@ -149,7 +149,7 @@ function SheetSection({
   const placed = plan.nest.placed.filter((p) => p.sheet === veneer.id);
   const spares = plan.spares.filter((p) => p.sheet === veneer.id).length;
   if (!frame) return null;
-  const cut = (damageId: string, outline: readonly Point[]): void =>
+  const cut = (damageId: string, outline: readonly Point[]): Promise<void> =>
     act(async () => {
       if (!(await put.current([...cuts, { outline: inSheet(outline, frame), damageId }]))) return;
       say({

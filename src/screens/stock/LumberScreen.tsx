@@ -25,7 +25,7 @@ export function LumberScreen() {
   const { body } = record;
   const set = (patch: Partial<Lumber>): Promise<boolean> => change(record, patch);
   const risks = cautionsFor(['buyWood'], { species: body.species });
-  const remove = (): void => erase([{ kind: 'lumber', id: record.id }], body.name, '/stock');
+  const remove = (): Promise<void> => erase([{ kind: 'lumber', id: record.id }], body.name, '/stock');
   return (
     <Page
       title={body.name}

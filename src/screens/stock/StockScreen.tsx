@@ -22,7 +22,7 @@ export function StockScreen() {
   const act = useAct();
   const [busy, setBusy] = useState(false);
   const wide = useWide();
-  const add = (file?: File): void =>
+  const add = (file?: File): Promise<void> =>
     act(async () => {
       setBusy(true);
       try {

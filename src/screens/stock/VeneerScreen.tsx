@@ -38,13 +38,13 @@ export function VeneerScreen() {
   const set = (patch: Partial<Veneer>): Promise<boolean> => change(record, patch);
   const read = tones.get(record.id);
   const risks = cautionsFor(['buyWood'], { species: body.species });
-  const photo = (file: File): void =>
+  const photo = (file: File): Promise<void> =>
     act(async () => {
       const { id: pictureId } = await keepPhoto(file);
       // Another photo shows another length of the sheet.
       set({ pictureId, photoWideMm: undefined });
     });
-  const remove = (): void => erase([{ kind: 'veneer', id: record.id }], body.name, '/stock');
+  const remove = (): Promise<void> => erase([{ kind: 'veneer', id: record.id }], body.name, '/stock');
   const size = (what: string) => (mm: number) => {
     if (mm < 5)
       throw new RangeError(`The ${what} has ${length(mm)}; a usable sheet has at least ${length(5)}.`);

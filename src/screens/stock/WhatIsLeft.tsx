@@ -32,7 +32,7 @@ export function WhatIsLeft({ veneer }: { veneer: Stored<'veneer'> }) {
   );
   const cuts = body.cuts ?? [];
   const put = useLatest((to: typeof cuts) => change(veneer, { cuts: to }));
-  const back = (index: number): void =>
+  const back = (index: number): Promise<void> =>
     act(async () => {
       if (!(await put.current(cuts.filter((_, i) => i !== index)))) return;
       say({

@@ -54,7 +54,7 @@ function Take({ board, take, blanks }: { board: Stored<'lumber'>; take: LumberTa
   const change = useChange();
   const put = useLatest((patch: Partial<Lumber>) => change(board, patch));
   const { alongMm, name } = board.body;
-  const sawn = (): void =>
+  const sawn = (): Promise<void> =>
     act(async () => {
       const undo =
         take.leftMm > 0

@@ -16,7 +16,7 @@ export function ReadGaps({ repair, fields }: { repair: Repair; fields: readonly 
   const { length } = useUnits();
   const place = gapViewOf(repair);
   if (!place) return null;
-  const read = (): void =>
+  const read = (): Promise<void> =>
     act(async () => {
       const found = await gapsInPhoto(place.view, place.line, fields.length);
       const undo = found.seen

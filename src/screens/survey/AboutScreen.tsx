@@ -50,7 +50,7 @@ export function AboutScreen() {
   // Old paint on any face is the first thing to know at intake.
   const worst = faces.find((f) => f.body.finishNow === 'paint') ?? faces[0];
   const home = piece.body.home ?? COMMON_HOME;
-  const addFace = (file?: File): void =>
+  const addFace = (file?: File): Promise<void> =>
     act(async () => {
       setBusy(true);
       try {
@@ -64,7 +64,7 @@ export function AboutScreen() {
         setBusy(false);
       }
     });
-  const remove = (): void =>
+  const remove = (): Promise<void> =>
     erase(
       [
         { kind: 'piece', id: piece.id },

@@ -33,7 +33,7 @@ export function CopyFold({
   const [by, setBy] = useState<Point>([0, 0]);
   const [faceId, setFaceId] = useState(damage.body.faceId ?? '');
   const faces = view.faces.filter((f) => boardOf(f.body).ok);
-  const copy = (made: Mark, to: Board, toFace: string): void =>
+  const copy = (made: Mark, to: Board, toFace: string): Promise<void> =>
     act(async () => {
       // What was decided, placed and begun belongs to the first one.
       const { method: _, taps: __, glueUp: ___, figures: ____, glue, ...rest } = damage.body;

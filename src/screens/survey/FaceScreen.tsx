@@ -65,13 +65,14 @@ export function FaceScreen() {
   const setSize = (widthMm: number, heightMm: number): Promise<boolean> =>
     set({ scale: { kind: 'rectangle', object: 'face', corners: [[0, 0], [1, 0], [1, 1], [0, 1]], widthMm, heightMm } }); // prettier-ignore
   const grainKnown = grainIsKnown(face.body);
-  const mark = (): void =>
+  const mark = (): Promise<void> =>
     act(async () => {
       const number = Math.max(0, ...view.damages.map((d) => d.body.number)) + 1;
-      const damage = await createRecord('damage', newDamage(piece.id, face.id, number, kind));
+      const damage = view.empty ?? (await createRecord('damage', newDamage(piece.id, face.id, number, kind)));
+      if (view.empty) await change(view.empty, { kind, number });
       router.push(`/damage/${damage.id}`);
     });
-  const replacePhoto = (file: File): void =>
+  const replacePhoto = (file: File): Promise<void> =>
     act(async () => {
       const picture = await keepPhoto(file);
       const corners =
@@ -85,7 +86,7 @@ export function FaceScreen() {
       });
       router.push(`/face/${face.id}/scale`);
     });
-  const remove = (): void =>
+  const remove = (): Promise<void> =>
     erase(
       [{ kind: 'face', id: face.id }, ...onFace.map((d) => ({ kind: 'damage' as const, id: d.id }))],
       face.body.name,

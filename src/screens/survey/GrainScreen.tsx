@@ -19,6 +19,7 @@ import { FaceBoard, inPicture, onFaceMm, useDraft } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
+import { useAct } from '../shared/useAct';
 import { useChange } from '../shared/useChange';
 import { useFaceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
@@ -65,6 +66,7 @@ export function GrainScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = useFaceView(id);
   const change = useChange();
+  const act = useAct();
   const { unit } = useUnits();
   const [zone, setZone] = useState(0);
   const { face, piece, onFace } = view;
@@ -265,19 +267,23 @@ export function GrainScreen() {
               />
               <Button
                 label="Take this leaf out"
-                onPress={() => {
-                  setZone(0);
-                  setZones(zones.filter((_, i) => i !== zone));
-                }}
+                onPress={() =>
+                  act(() => {
+                    setZone(0);
+                    setZones(zones.filter((_, i) => i !== zone));
+                  })
+                }
               />
             </>
           ) : null}
           <Button
             label="Add a leaf"
-            onPress={() => {
-              setZone(zones.length);
-              setZones([...zones, newLeaf(board, zones.length)]);
-            }}
+            onPress={() =>
+              act(() => {
+                setZone(zones.length);
+                setZones([...zones, newLeaf(board, zones.length)]);
+              })
+            }
           />
         </>
       ) : null}

@@ -5,6 +5,7 @@ import { kindInfo } from '@/core/damage';
 import { dayText } from '@/core/front';
 import { localNow, type Stored } from '@/records';
 import { Button, Fold, Text, TextField, useSay } from '@/ui';
+import { useAct } from '../shared/useAct';
 import { useChange } from '../shared/useChange';
 import { useUnits } from '../shared/useUnits';
 
@@ -13,24 +14,24 @@ export function GrewFold({ damage, areaMm2 }: { damage: Stored<'damage'>; areaMm
   const change = useChange();
   const say = useSay();
   const { area } = useUnits();
+  const act = useAct();
   const [note, setNote] = useState('');
   const { grew = [], kind, method, links } = damage.body;
-  const grow = (): void => {
-    const was = {
-      at: localNow(),
-      note: note.trim(),
-      kind,
-      ...(method ? { method } : {}),
-      ...(areaMm2 === undefined ? {} : { areaMm2 }),
-    };
-    void change(damage, { grew: [...grew, was], method: undefined, links: undefined }).then((saved) => {
-      if (!saved) return;
+  const grow = (): Promise<void> =>
+    act(async () => {
+      const was = {
+        at: localNow(),
+        note: note.trim(),
+        kind,
+        ...(method ? { method } : {}),
+        ...(areaMm2 === undefined ? {} : { areaMm2 }),
+      };
+      if (!(await change(damage, { grew: [...grew, was], method: undefined, links: undefined }))) return;
       setNote('');
       say({
         text: 'Its steps are planned anew. Mark what it is now, then decide; what was done stays in the record.',
       });
     });
-  };
   return (
     <Fold title={grew.length > 0 ? `It has grown (${grew.length})` : 'It turned out to be more'}>
       {grew.map((g) => (

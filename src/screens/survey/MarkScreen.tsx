@@ -66,7 +66,8 @@ export function MarkScreen() {
   const back = face
     ? { href: `/face/${face.id}` as const, label: face.body.name }
     : { href: `/piece/${piece.id}` as const, label: piece.body.name };
-  const remove = (): void => erase([{ kind: 'damage', id: damage.id }], damageLabel(damage.body), back.href);
+  const remove = (): Promise<void> =>
+    erase([{ kind: 'damage', id: damage.id }], damageLabel(damage.body), back.href);
   const picker = <KindPicker value={body.kind} onChange={(kind) => change(damage, { kind })} />;
   if (!face || !board) {
     return (

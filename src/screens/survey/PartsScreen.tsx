@@ -6,6 +6,7 @@ import { Button, Chips, Figure, Fold, LengthField, LitCard, optionsOf, Stepper, 
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
+import { useAct } from '../shared/useAct';
 import { useChange } from '../shared/useChange';
 import { useLatest } from '../shared/useLatest';
 import { usePieceView } from '../shared/usePiece';
@@ -27,19 +28,21 @@ export function PartsScreen() {
   const change = useChange();
   const say = useSay();
   const { piece } = view;
+  const act = useAct();
   const latest = useLatest(view);
   const [draft, setDraft] = useState(EMPTY);
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
   const parts = piece.body.parts ?? [];
   const put = (next: Part[], of = piece): Promise<boolean> =>
     change(of, { parts: next } satisfies Partial<Piece>);
-  const add = (): void => {
-    const letter =
-      String.fromCharCode(65 + (parts.length % 26)) +
-      (parts.length >= 26 ? Math.floor(parts.length / 26) : '');
-    put([...parts, { ...draft, id: newId(), label: draft.label.trim() || `Bag ${letter}` }]);
-    setDraft({ ...EMPTY, kind: draft.kind });
-  };
+  const add = (): Promise<void> =>
+    act(async () => {
+      const letter =
+        String.fromCharCode(65 + (parts.length % 26)) +
+        (parts.length >= 26 ? Math.floor(parts.length / 26) : '');
+      const label = draft.label.trim() || `Bag ${letter}`;
+      if (await put([...parts, { ...draft, id: newId(), label }])) setDraft({ ...EMPTY, kind: draft.kind });
+    });
   const remove = (part: Part): void => {
     put(parts.filter((p) => p.id !== part.id));
     const at = parts.indexOf(part);

@@ -24,7 +24,7 @@ export function ReadCentre({
   // An undo comes later, when the face is another record than now.
   const put = useLatest(onPut);
   if (!pictureId) return null;
-  const read = (): void =>
+  const read = (): Promise<void> =>
     act(async () => {
       const found = await centreInPhoto(viewOf(board, pictureId), board.plane.outline);
       await put.current(found.at);

@@ -29,7 +29,7 @@ export function ReadGrain({
   // An undo comes later, when the face is another record than now.
   const put = useLatest(onPut);
   if (!pictureId) return null;
-  const read = (): void =>
+  const read = (): Promise<void> =>
     act(async () => {
       const found = await grainInPhoto(viewOf(board, pictureId), within);
       await onPut(found.degrees);

@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import { bandLengthMm, type FaceShape } from '@/core/geometry';
 import type { Face, Stored } from '@/records';
 import { Button, Chips, LengthField, Section, Text } from '@/ui';
+import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
 import { boardOf } from '@/core/job';
 
@@ -126,6 +127,7 @@ function PolygonCorners({
   face: Stored<'face'>;
   onChange: (corners: (readonly [number, number])[]) => void;
 }) {
+  const act = useAct();
   const { unit } = useUnits();
   const board = boardOf(face.body);
   if (!board.ok)
@@ -159,17 +161,19 @@ function PolygonCorners({
               label="Remove"
               name={`Remove corner ${i + 1}`}
               kind="quiet"
-              onPress={() => onChange(corners.filter((_, k) => k !== i))}
+              onPress={() => act(() => onChange(corners.filter((_, k) => k !== i)))}
             />
           ) : null}
         </View>
       ))}
       <Button
         label="Add a corner"
-        onPress={() => {
-          const [first, last] = [corners[0] ?? [0, 0], corners[corners.length - 1] ?? [1, 1]];
-          onChange([...corners, [(first[0] + last[0]) / 2, (first[1] + last[1]) / 2]]);
-        }}
+        onPress={() =>
+          act(() => {
+            const [first, last] = [corners[0] ?? [0, 0], corners[corners.length - 1] ?? [1, 1]];
+            onChange([...corners, [(first[0] + last[0]) / 2, (first[1] + last[1]) / 2]]);
+          })
+        }
       />
     </View>
   );

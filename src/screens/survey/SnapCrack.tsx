@@ -23,7 +23,7 @@ export function SnapCrack({
   const say = useSay();
   // An undo comes later, when the mark is another record than now.
   const put = useLatest(onPoints);
-  const snap = (): void =>
+  const snap = (): Promise<void> =>
     act(async () => {
       const { view, line, out } = strokeViewOf(board, pictureId, points);
       const found = await crackInPhoto(view, line);

@@ -11,6 +11,7 @@ import { FaceBoard, inPicture, onFaceMm } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
+import { useAct } from '../shared/useAct';
 import { useChange } from '../shared/useChange';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
@@ -44,6 +45,7 @@ export function TapScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = useDamageView(id);
   const change = useChange();
+  const act = useAct();
   const { area, length } = useUnits();
   const [aimed, setAimed] = useState<Point>();
   const { damage, face, piece } = view;
@@ -70,12 +72,14 @@ export function TapScreen() {
     );
   }
   const stored = damage.body.taps ?? [];
-  const heard = (hollow: boolean): void => {
-    if (!spot) return;
-    change(damage, { taps: [...stored, { at: inPicture(board, spot), hollow }] });
-    setAimed(undefined);
-    ear.clear();
-  };
+  const heard = (hollow: boolean): Promise<void> =>
+    act(async () => {
+      if (!spot) return;
+      const saving = change(damage, { taps: [...stored, { at: inPicture(board, spot), hollow }] });
+      setAimed(undefined);
+      ear.clear();
+      await saving;
+    });
   const proposed = ear.heard?.hollow;
   const [largest, ...others] = map?.looseOutlines ?? [];
   const take = (): void => {

@@ -198,7 +198,7 @@ function Readings({
   const act = useAct();
   const [typed, setTyped] = useState('');
   const summary = summarise(readings);
-  const add = (): void =>
+  const add = (): Promise<void> =>
     act(() => {
       const value = Number(typed.replace(',', '.').trim());
       if (typed.trim() === '' || !Number.isFinite(value)) throw new RangeError(`“${typed}” is not a number.`);
@@ -225,7 +225,7 @@ function Readings({
             key={i}
             label={`${show(r)} ×`}
             name={`Take out reading ${i + 1}, ${show(r)} ${unit}`}
-            onPress={() => onChange(readings.filter((_, k) => k !== i))}
+            onPress={() => act(() => onChange(readings.filter((_, k) => k !== i)))}
           />
         ))}
       </View>
