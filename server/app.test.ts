@@ -21,7 +21,7 @@ beforeAll(async () => {
   writeFileSync(path.join(root, 'index.html'), '<!doctype html><title>app</title>');
   mkdirSync(path.join(root, '_expo/static'), { recursive: true });
   writeFileSync(path.join(root, '_expo/static/a-0123.js'), `${'x = 1;'.repeat(2000)}`);
-  pool = createPool({ mostMs: 8000 });
+  pool = createPool({ mostMs: 8000, mostWaitMs: 20_000 });
   const log = (line: string): void => void logged.push(line);
   server = createApp({ root: checkRoot(root), seed: 1, now: () => MORNING, pool, log }).listen(
     0,
@@ -67,7 +67,7 @@ test.each([
   ['units.length', '{"text":', 400, 'JSON'],
   ['wood.moisture', '{"temperatureC":-40,"relativeHumidity":0.5}', 400, 'The temperature is -40 °C'],
   ['no.such', '{}', 404, 'There is no computation “no.such”'],
-  ['units.length', JSON.stringify({ text: 'x'.repeat(3e6) }), 413, 'larger than 2mb'],
+  ['units.length', JSON.stringify({ text: 'x'.repeat(3e5) }), 413, 'larger than 64kb'],
 ])('%s with bad input: %s', async (name, body, status, message) => {
   const answer = await post(name, body.slice(0, 3_000_100));
   expect(answer.status).toBe(status);
@@ -143,6 +143,45 @@ test('the thermo-hygrometer is the same for the same seed and swings with the da
   expect(one.relativeHumidity).toBeGreaterThan(0.52);
 });
 
+test.each(['/piece/%', '/%E0%A4%A', '/damage/%zz/decide'])(
+  'an address that cannot be decoded gets the app’s own page: %s',
+  async (given) => {
+    const { status, body } = await raw(given);
+    expect([status, body.includes('<title>app</title>')]).toEqual([200, true]);
+  },
+);
+
+test('health answers with a slash at its end too', async () => {
+  expect(await (await fetch(`${base}/api/health/`)).json()).toEqual({ ok: true });
+});
+
+test.each(['units.length', 'bench.schedule'])(
+  '%s: nesting without end is refused in words',
+  async (name) => {
+    const answer = await post(name, '['.repeat(60_000));
+    expect([answer.status, await answer.json()]).toEqual([400, { error: 'It is nested more than 40 deep.' }]);
+  },
+  30_000,
+);
+
+test('a body that comes too slowly is let go, and holds no place meanwhile', async () => {
+  const { port } = server.address() as AddressInfo;
+  const slow = Array.from({ length: 12 }, () => {
+    const socket = connect(port, '127.0.0.1', () =>
+      socket.write(
+        'POST /api/compute/bench.schedule HTTP/1.1\r\nHost: x\r\nContent-Type: application/json\r\nContent-Length: 5000\r\n\r\n{',
+      ),
+    );
+    socket.on('error', () => undefined);
+    return new Promise<string>((resolve) => socket.once('data', (d) => resolve(String(d))));
+  });
+  await new Promise((resolve) => setTimeout(resolve, 300));
+  // More than the queue is long, and yet whoever has said what he wants is served.
+  const served = await post('job.tasks', '{}');
+  expect(served.status).toBe(400);
+  for (const said of await Promise.all(slow)) expect(said).toContain('408');
+}, 20_000);
+
 test('what is not there answers as JSON', async () => {
   const answer = await fetch(`${base}/api/nothing`);
   expect([answer.status, await answer.json()]).toEqual([
@@ -187,7 +226,9 @@ describe('under load', () => {
     const answers = await Promise.all(asked);
     expect(answers.filter((a) => a.status === 503).every((a) => Number(a.retry) > 0)).toBe(true);
     expect(answers.some((a) => a.error.includes('at work on others'))).toBe(true);
+    // Its time counts from when it is begun: the one that had its turn first was stopped, those behind it waited, and are told that.
     expect(answers.some((a) => a.error.includes('took longer than 8 s'))).toBe(true);
+    expect(answers.some((a) => a.error.includes('waited 20 s for its turn'))).toBe(true);
     // Afterwards it works as before.
     const after = await post('job.tasks', '{}');
     expect(await answered(after)).toMatchObject({ status: 400, error: 'job.tasks: "piece" is required.' });
@@ -225,7 +266,7 @@ test.each([[''], ['text/plain'], ['application/x-www-form-urlencoded']])(
 );
 
 test('a message is a few lines, however long what was sent', async () => {
-  const answer = await post('units.length', JSON.stringify({ text: 'x'.repeat(100_000) }));
+  const answer = await post('units.length', JSON.stringify({ text: 'x'.repeat(60_000) }));
   expect((await answer.text()).length).toBeLessThan(700);
 });
 
@@ -235,7 +276,7 @@ test('a fault is logged with its place and without what was sent', async () => {
     seed: 1,
     now: () => MORNING,
     pool: {
-      most: 1,
+      isFull: () => false,
       isLight: () => false,
       run: () => Promise.reject(new Error('inside')),
       close: async () => undefined,

@@ -9,6 +9,7 @@ import { simulatedClimate } from '../src/core/climate';
 import { COMPUTATIONS } from '../src/core/computations';
 import { createDoor } from './door';
 import { Busy, RETRY_AFTER_S, TooLong, type Pool } from './pool';
+import { Waited } from './turns';
 import { simulatedCaliper, simulatedColourReader, simulatedMoistureMeter } from '../src/core/readings';
 
 export type ServerOptions = {
@@ -23,7 +24,9 @@ export type ServerOptions = {
   log?: (line: string) => void;
 };
 
-const COMPUTE_LIMIT = '2mb';
+/** What a light computation is told is a few numbers; a heavy one may be given a shop's days or an outline. */
+const LIMIT = { light: '64kb', heavy: '2mb' } as const;
+const limitOf = (pool: Pool, name: string): string => LIMIT[pool.isLight(name) ? 'light' : 'heavy'];
 
 /** A message is a few lines, whatever was sent. */
 const MOST_LETTERS = 600;
@@ -32,7 +35,7 @@ const brief = (text: string): string =>
 
 function statusOf(error: unknown): number {
   if (error instanceof RangeError) return 400;
-  if (error instanceof Busy || error instanceof TooLong) return 503;
+  if (error instanceof Busy || error instanceof TooLong || error instanceof Waited) return 503;
   const given = typeof error === 'object' && error !== null && 'status' in error ? error.status : undefined;
   return typeof given === 'number' && given >= 400 && given < 500 ? given : 500;
 }
@@ -88,7 +91,9 @@ export function createApp({ root, seed, now, pool, log = console.error }: Server
   }
   app.post(
     '/api/compute/:name',
-    express.json({ limit: COMPUTE_LIMIT }),
+    (req, res, next) => {
+      express.raw({ type: () => true, limit: limitOf(pool, req.params.name) })(req, res, next);
+    },
     async (req: Request<{ name: string }>, res) => {
       const { name } = req.params;
       if (!COMPUTATIONS.has(name)) {
@@ -99,7 +104,8 @@ export function createApp({ root, seed, now, pool, log = console.error }: Server
       }
       const stop = new AbortController();
       res.on('close', () => stop.abort());
-      res.json(await pool.run(name, req.body, stop.signal));
+      const sent = Buffer.isBuffer(req.body) ? req.body : Buffer.from('{}');
+      res.json(await pool.run(name, sent, stop.signal));
     },
   );
   app.use('/api', (req, res) => {
@@ -116,8 +122,10 @@ export function createApp({ root, seed, now, pool, log = console.error }: Server
       setHeaders: (res) => void res.setHeader('Cache-Control', 'no-cache'),
     }),
   );
-  app.get('/{*path}', (req, res) => {
-    const wantsPage = req.accepts(['html', 'json']) === 'html' && !path.extname(req.path);
+  // Every other address is the app's own page, one that cannot be decoded too: the app says that there is nothing.
+  app.use((req, res) => {
+    const isAsked = req.method === 'GET' || req.method === 'HEAD';
+    const wantsPage = isAsked && req.accepts(['html', 'json']) === 'html' && !path.extname(req.path);
     if (!wantsPage) res.status(404).type('txt').send('Not found');
     else res.set('Cache-Control', 'no-cache').sendFile(path.join(root, 'index.html'));
   });
@@ -130,7 +138,7 @@ export function createApp({ root, seed, now, pool, log = console.error }: Server
     if (status === 503) res.set('Retry-After', String(RETRY_AFTER_S));
     const message =
       status === 413
-        ? `The input is larger than ${COMPUTE_LIMIT}.`
+        ? `The input is larger than ${limitOf(pool, req.path.split('/').pop() ?? '')}.`
         : status === 500
           ? 'The server failed on this. Nothing was stored; try again.'
           : error instanceof Error

@@ -2,6 +2,12 @@ import type { RequestListener, ServerResponse } from 'node:http';
 import { BUSY_WORDS, RETRY_AFTER_S, type Pool } from './pool';
 
 const COMPUTE = /^\/api\/compute\/([^/?]+)/;
+const HEALTH = /^\/api\/health\/?$/;
+
+/** So many are read at one time; a shop has a few pages open. */
+const MOST_READ = 100;
+/** What is sent comes from this machine: who takes longer to say it holds a place for nothing. */
+const MOST_READ_MS = 5000;
 
 function answer(res: ServerResponse, status: number, body: object, more: Record<string, string> = {}): void {
   res.writeHead(status, { 'Content-Type': 'application/json; charset=utf-8', ...more });
@@ -10,19 +16,34 @@ function answer(res: ServerResponse, status: number, body: object, more: Record<
 
 /**
  * The door before the app: who asks after the server's health, and who is sent away, is answered before anything else is done, so
- * that a rush costs next to nothing. Heavy computations are counted from here on: what was sent is read only of those who will be served.
+ * that a rush costs next to nothing. What comes in is counted here from its first line until it is answered, and nothing holds a place by
+ * being slow; what is to be computed is counted again once it is read.
  */
 export function createDoor(app: RequestListener, pool: Pool): RequestListener {
   let inside = 0;
   return (req, res) => {
     const { method, url = '/' } = req;
-    if (method === 'GET' && url === '/api/health') return answer(res, 200, { ok: true });
-    const name = method === 'POST' ? COMPUTE.exec(url)?.[1] : undefined;
-    if (name !== undefined && !pool.isLight(name)) {
-      if (inside >= pool.most)
+    if (method === 'GET' && HEALTH.test(url)) return answer(res, 200, { ok: true });
+    if (method === 'POST' && COMPUTE.test(url)) {
+      if (inside >= MOST_READ || pool.isFull())
         return answer(res, 503, { error: BUSY_WORDS }, { 'Retry-After': String(RETRY_AFTER_S) });
       inside++;
-      res.on('close', () => inside--);
+      const late = setTimeout(() => {
+        if (!req.complete && !res.headersSent) {
+          answer(
+            res,
+            408,
+            { error: `What was sent did not come within ${MOST_READ_MS / 1000} s.` },
+            { Connection: 'close' },
+          );
+          req.destroy();
+        }
+      }, MOST_READ_MS);
+      req.on('end', () => clearTimeout(late));
+      res.on('close', () => {
+        clearTimeout(late);
+        inside--;
+      });
     }
     app(req, res);
   };

@@ -1,7 +1,7 @@
 import path from 'node:path';
 import { Piscina } from 'piscina';
-import { compute } from '../src/core/computations';
-import { assertAffordable } from './cost';
+import { answer } from './answer';
+import { createTurns } from './turns';
 
 /** Threads that compute. One core stays with the answers. */
 const THREADS = 1;
@@ -33,34 +33,36 @@ export class TooLong extends Error {
 }
 
 export type Pool = {
-  /** So many heavy computations are let in at one time. */
-  most: number;
+  /** No more is taken on at the moment. */
+  isFull: () => boolean;
   isLight: (name: string) => boolean;
-  /** @throws RangeError for bad input, Busy, TooLong, or AbortError when nobody waits any more */
-  run: (name: string, input: unknown, signal: AbortSignal) => Promise<unknown>;
+  /** @throws RangeError for bad input, Busy, Waited, TooLong, or AbortError when nobody waits any more */
+  run: (name: string, sent: Uint8Array, signal: AbortSignal) => Promise<unknown>;
   close: () => Promise<void>;
 };
 
 type Outcome = { value: unknown } | { error: string; kind: 'input' | 'other' };
 
-/** Heavy computations in threads, with a time limit and a short queue. A thread whose work is not wanted any more is ended. */
-export function createPool({ mostMs = MOST_MS }: { mostMs?: number } = {}): Pool {
+/** Heavy computations in a thread, one after the other, with a time limit that counts from when they are begun and a short queue. A thread whose work is not wanted any more is ended. */
+export function createPool({
+  mostMs = MOST_MS,
+  mostWaitMs,
+}: { mostMs?: number; mostWaitMs?: number } = {}): Pool {
+  const turns = createTurns(mostWaitMs === undefined ? {} : { mostWaitMs });
   const threads = new Piscina({
     filename: path.join(__dirname, 'compute.worker.cjs'),
-    // Whoever waits when a thread is ended gets a new one only so.
     minThreads: THREADS,
     maxThreads: THREADS,
-    maxQueue: MOST_WAITING,
     idleTimeout: 60_000,
   });
   let closed = false;
   return {
-    most: THREADS + MOST_WAITING,
+    isFull: () => turns.waiting() >= MOST_WAITING,
     isLight: (name) => LIGHT.has(name),
-    async run(name, input, signal) {
-      assertAffordable(name, input);
-      if (LIGHT.has(name)) return compute(name, input, { signal });
-      if (threads.queueSize >= MOST_WAITING || closed) throw new Busy(BUSY_WORDS);
+    async run(name, sent, signal) {
+      if (LIGHT.has(name)) return answer(name, sent, signal);
+      if (turns.waiting() >= MOST_WAITING || closed) throw new Busy(BUSY_WORDS);
+      const give = await turns.take(signal);
       const stop = new AbortController();
       const leave = (): void => stop.abort();
       let over = false;
@@ -71,7 +73,7 @@ export function createPool({ mostMs = MOST_MS }: { mostMs?: number } = {}): Pool
       signal.addEventListener('abort', leave, { once: true });
       let outcome: Outcome;
       try {
-        outcome = (await threads.run({ name, input }, { signal: stop.signal })) as Outcome;
+        outcome = (await threads.run({ name, sent }, { signal: stop.signal })) as Outcome;
       } catch (error) {
         if (over)
           throw new TooLong(
@@ -81,6 +83,7 @@ export function createPool({ mostMs = MOST_MS }: { mostMs?: number } = {}): Pool
       } finally {
         clearTimeout(timer);
         signal.removeEventListener('abort', leave);
+        give();
       }
       if ('value' in outcome) return outcome.value;
       throw outcome.kind === 'input' ? new RangeError(outcome.error) : new Error(outcome.error);
