@@ -1,4 +1,5 @@
 import { labFromRgb, type Lab } from '@/core/colour';
+import { plainNumber } from '@/core/units';
 import { CARRIERS, COLOUR_KINDS, type Carrier, type ColourKind } from '@/core/shelf';
 import { checked, listed, type ListColumn, type Listed, type Mapping, type Table } from './list';
 import type { Colour } from './types';
@@ -62,7 +63,7 @@ export function coloursIn({ rows }: Table, mapping: Mapping<ColourColumn>): List
     const carrier: Carrier | undefined =
       thinned === '' ? 'none' : keyFor(CARRIERS, (k) => CARRIERS[k], thinned);
     const notes = [cell('note'), carrier ? '' : `Thinned with ${thinned}.`];
-    const strength = cell('strength') === '' ? 1 : Number(cell('strength').replace(',', '.'));
+    const strength = cell('strength') === '' ? 1 : plainNumber(cell('strength'));
     return checked('colour', {
       name: cell('name'),
       kind,

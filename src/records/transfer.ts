@@ -8,7 +8,8 @@ const FORMAT = 'rustic-lantern';
 const FORMAT_VERSION = 1;
 /** A file larger than this is not read at all. */
 export const MOST_FILE_BYTES = 150 * 1024 * 1024;
-const MOST_RECORDS = 50_000;
+/** No list of a file holds more. */
+export const MOST_RECORDS = 50_000;
 
 export type OldFile = {
   records: AnyStored[];

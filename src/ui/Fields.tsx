@@ -1,6 +1,6 @@
 import { useContext, useId, useState } from 'react';
 import { Pressable, StyleSheet, TextInput, View } from 'react-native';
-import { exactLength, fieldScale, parseLength, type LengthUnit } from '@/core/units';
+import { exactLength, fieldScale, parseLength, plainNumber, type LengthUnit } from '@/core/units';
 import { Text } from './Text';
 import { Button } from './Button';
 import { fonts, space, useTheme } from './theme';
@@ -241,7 +241,7 @@ export function Stepper({
       setDraft(undefined);
       return;
     }
-    const typed = Number(draft.replace(',', '.').trim());
+    const typed = plainNumber(draft);
     const meant = Number(scale.meant(typed).toFixed(4));
     if (draft.trim() === '' || !Number.isFinite(typed) || meant < least || meant > most) {
       setProblem(

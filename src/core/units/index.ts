@@ -3,3 +3,4 @@ export * from './quantity';
 export { fieldScale, inUnits, type FieldScale, type ShopUnits } from './inUnits';
 export { lengthsIn } from './lengthsIn';
 export { lengthBetween } from './lengthBetween';
+export { plainNumber } from './number';

@@ -1,10 +1,12 @@
 import { createHash } from 'node:crypto';
+import { parse as parseCsv } from 'csv-parse/sync';
 import fc from 'fast-check';
 import { strFromU8, unzipSync } from 'fflate';
 import {
   BlobReader,
   BlobWriter,
   TextReader,
+  Uint8ArrayReader,
   TextWriter,
   ZipReader,
   ZipWriter,
@@ -118,6 +120,32 @@ describe('a backup of the whole shop', () => {
     expect(files.get('tables/stock.csv')).toContain(`Walnut,walnut,0.7,600,200,"'=1+1"`);
     expect(files.get('tables/hours.csv')).toBe('day,piece,hours\r\n2026-03-02,Lectern,0.42');
   });
+
+  test.each([
+    '=1+1\nx',
+    '\n=1+1',
+    ' \t+1',
+    '＝1+1',
+    '＠SUM(A1)',
+    '\r-1',
+    '\u0000=1',
+  ])('a note of %p runs as no formula in any table, and a general reader finds each cell where it was', async (note) => {
+    const lumber = { name: note, species: 'oak', alongMm: 900, acrossMm: 200, thickMm: 25, note };
+    const { store } = storeWith([
+      ...shopOf().map((r) => (r.kind === 'veneer' ? { ...r, body: { ...r.body, note, name: note } } : r)),
+      record('lumber', 'b1', lumber),
+      record('piece', 'p2', newPiece(note, NOW)),
+      record('log', 'l2', { pieceId: 'p2', taskId: 't', title: note, doneAt: NOW, actualMin: 5, note, pictures: [] }),
+    ]);
+    const files = await filesIn(await backupOf(store));
+    for (const table of ['stock', 'boards', 'log', 'hours']) {
+      const rows = parseCsv(files.get(`tables/${table}.csv`) ?? '') as string[][];
+      expect(new Set(rows.map((r) => r.length)).size).toBe(1);
+      const cells = rows.flat();
+      expect(cells.filter((c) => /^[\s\u0000]*[=+\-@＝＠]/.test(c))).toEqual([]);
+      expect(cells).toContain(`'${note}`);
+    }
+  }); // prettier-ignore
 
   test('another library opens it too, and finds the same photos', async () => {
     const { store } = storeWith(shopOf());
@@ -273,22 +301,118 @@ describe('what is broken does not keep the rest from coming back', () => {
       files.delete('manifest.json');
     });
     const backup = await opened(blob);
-    expect(backup.unreadable.map((u) => u.reason)).toEqual([
-      'It is missing, so what else may be missing is not known.',
-      expect.stringContaining('__proto__'),
+    expect(backup.records.filter((r) => r.kind === 'piece')).toEqual([]);
+    expect(backup.aside.map((a) => [a.key, a.reason])).toEqual([
+      ['piece/unnamed', 'It is not readable as safe JSON.'],
     ]);
     expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
   });
 
-  test('a file cut anywhere is refused, or read without what was cut', async () => {
+  test('a file cut anywhere gives back all that lies whole before the cut, and says that it was cut', async () => {
     const { store } = storeWith(shopOf());
-    const bytes = new Uint8Array(await (await backupOf(store)).arrayBuffer());
+    const blob = await backupOf(store);
+    const bytes = new Uint8Array(await blob.arrayBuffer());
+    const entries = (await new ZipReader(new BlobReader(blob)).getEntries()).sort(
+      (a, b) => a.offset - b.offset,
+    );
+    const starts = entries.map((e) => e.offset);
+    const key = (r: AnyStored): string => `${r.kind}/${r.id}`;
     await fc.assert(
       fc.asyncProperty(fc.integer({ min: 1, max: bytes.length - 1 }), async (n) => {
-        await expect(opened(new Blob([bytes.slice(0, n)]))).rejects.toThrow('Nothing was changed.');
+        const before = entries.filter((_, i) => (starts[i + 1] ?? bytes.length) <= n).map((e) => e.filename);
+        const kinds = before.flatMap((f) => /^records\/(\w+)\.json$/.exec(f)?.[1] ?? []);
+        const must = shopOf().filter((r) => r.kind !== 'picture' && kinds.includes(r.kind)).map(key);
+        const read = await opened(new Blob([bytes.slice(0, n)])).catch((e: unknown) => e);
+        if (read instanceof Error) {
+          expect(read.message).toContain('Nothing was changed.');
+          expect(must).toEqual([]);
+          return;
+        }
+        const { records, unreadable } = read as Awaited<ReturnType<typeof opened>>;
+        expect(records.map(key)).toEqual(expect.arrayContaining(must));
+        for (const r of records) expect(shopOf().map(key)).toContain(key(r));
+        expect(unreadable.map((u) => u.part)).toContain('the end of the file');
       }),
       { numRuns: 60 },
-    );
+    ); // prettier-ignore
+  });
+
+  test('a list of records that was cut in the middle gives those that are whole', async () => {
+    const many = Array.from({ length: 40 }, (_, i) => record('piece', `p${i}`, newPiece(`Piece ${i} ${'x'.repeat((i * 37) % 90)}`, NOW))); // prettier-ignore
+    const { store } = storeWith(many);
+    const blob = await backupOf(store);
+    const [list, next] = (await new ZipReader(new BlobReader(blob)).getEntries()).sort((a, b) => a.offset - b.offset); // prettier-ignore
+    expect(list?.filename).toBe('records/piece.json');
+    const { records, unreadable } = await opened(blob.slice(0, Math.floor((next?.offset ?? 0) * 0.6)));
+    expect(records.length).toBeGreaterThan(10);
+    expect(records.length).toBeLessThan(40);
+    expect(unreadable.map((u) => u.part)).toContain('records/piece.json');
+  });
+
+  test.each([
+    ['bytes behind its end', (b: Blob) => new Blob([b, new Uint8Array(90_000).fill(7)])],
+    ['bytes before its beginning', (b: Blob) => new Blob(['PK', new Uint8Array(5000).fill(7), b])],
+  ])('%s cost nothing', async (_, spoilt) => {
+    const { store } = storeWith(shopOf());
+    const backup = await opened(spoilt(await backupOf(store)));
+    expect(backup.records).toHaveLength(6);
+    expect(backup.pictures).toEqual(['x1', 'x2']);
+  });
+
+  test('one record that cannot be read hides no other of its kind', async () => {
+    const { store } = storeWith([...shopOf(), record('piece', 'p2', newPiece('Stool', NOW)), record('piece', 'p3', newPiece('Chest', NOW))]); // prettier-ignore
+    const blob = await tampered(await backupOf(store), (files) => {
+      files.delete('manifest.json');
+      const text = files.get('records/piece.json') ?? '';
+      const deep = `{"kind":"piece","id":"deep","body":${'['.repeat(5000)}${']'.repeat(5000)}}`;
+      files.set('records/piece.json', `[{"__proto__":{"x":1},"kind":"piece","id":"evil"},${deep},${text.trim().slice(1)}`);
+    });
+    const backup = await opened(blob);
+    expect(backup.records.filter((r) => r.kind === 'piece').map((r) => r.id).sort()).toEqual(['p1', 'p2', 'p3']);
+    expect(backup.aside.map((a) => a.key).sort()).toEqual(['piece/deep', 'piece/evil']);
+  }); // prettier-ignore
+
+  describe('made to fill the memory: judged before it is unpacked', () => {
+    const zipOf = async (files: readonly [path: string, bytes: Uint8Array][]): Promise<Blob> => {
+      const writer = new ZipWriter(new BlobWriter());
+      for (const [path, bytes] of files) await writer.add(path, new Uint8ArrayReader(bytes));
+      return writer.close();
+    };
+    const zeros = new Uint8Array(2_000_000);
+
+    test('photos of nothing but noughts, and empty ones', async () => {
+      const photos = Array.from({ length: 60 }, (_, i): [string, Uint8Array] => [`pictures/x${i}.jpg`, i % 2 ? zeros : new Uint8Array()]); // prettier-ignore
+      const list: [string, Uint8Array] = ['records/piece.json', new TextEncoder().encode('[]')];
+      const backup = await opened(await zipOf([list, ...photos]));
+      expect(backup.pictures).toEqual([]);
+      expect(new Set(backup.unreadable.slice(0, 60).map((u) => u.reason))).toEqual(
+        new Set(['It is empty.', 'It unpacks to far more than anything in a backup does.']),
+      );
+    });
+
+    test('a list of millions of nothings, packed or not', async () => {
+      const text = new TextEncoder().encode(`[${'{},'.repeat(900_000)}{}]`);
+      const packed = await opened(await zipOf([['records/piece.json', text], ['records/face.json', new TextEncoder().encode('[]')]])); // prettier-ignore
+      expect(packed.unreadable.map((u) => u.reason)).toContain('It unpacks to far more than anything in a backup does.'); // prettier-ignore
+      const writer = new ZipWriter(new BlobWriter());
+      await writer.add('records/piece.json', new Uint8ArrayReader(text), { level: 0 });
+      const plain = await opened(await writer.close());
+      expect(plain.aside).toHaveLength(50_000);
+      expect(plain.unreadable.map((u) => u.reason).join(' ')).toContain('850001 more than the 50000');
+    }, 60_000);
+
+    test('files that lie over each other', async () => {
+      const { store } = storeWith(shopOf());
+      const bytes = new Uint8Array(await (await backupOf(store)).arrayBuffer());
+      // Every entry of the list at the end points at the first file and says it is as large as all of them.
+      const view = new DataView(bytes.buffer);
+      for (let i = 0; i + 46 < bytes.length; i++)
+        if (view.getUint32(i, true) === 0x02014b50) {
+          view.setUint32(i + 42, 0, true);
+          view.setUint32(i + 20, bytes.length - 200, true);
+        }
+      await expect(opened(new Blob([bytes]))).rejects.toThrow('lie over each other');
+    });
   });
 
   test.each([

@@ -1,9 +1,9 @@
-import { parseJson, type JobContext } from '@/core/check';
+import { itemsOf, parseJson, type JobContext } from '@/core/check';
 import { readMark, type Mark } from '../marks';
 import { readRecord, readText } from '../migrate';
 import { KINDS, MOST_JPEG_CHARS } from '../schemas';
 import { isOf, type SetAside } from '../store';
-import { assertFileSize, importText } from '../transfer';
+import { assertFileSize, importText, MOST_RECORDS } from '../transfer';
 import type { AnyStored, Kind, Stored } from '../types';
 import { checksumOf } from '../checksum';
 import { openArchive, type Archive } from './archive';
@@ -40,6 +40,18 @@ export const countsOf = (records: readonly AnyStored[], pictures: number): Count
   return { ...counts, picture: pictures };
 };
 
+/** More parts that cannot be used than this are only counted. */
+const MOST_TOLD = 300;
+
+/** JSON of an item; nothing when it cannot be read safely. */
+function valueOf(text: string): unknown {
+  try {
+    return parseJson(text);
+  } catch {
+    return undefined;
+  }
+}
+
 type Listed = { bytes: number; sha256: string };
 
 /** @throws RangeError when the file is no backup, or one of a newer app */
@@ -52,7 +64,7 @@ async function manifestOf(archive: Archive, name: string) {
   }
   // A backup whose manifest is lost is still read: each file says itself whether it is whole.
   if (!isFields(value)) {
-    if (archive.paths.some((p) => p.startsWith('records/'))) return undefined;
+    if (archive.paths.some((p) => p.startsWith('records/')) || archive.cut) return undefined;
     throw new RangeError(`“${name}” is a ZIP file, but no backup of this app. Nothing was changed.`);
   }
   if (value.format !== FORMAT)
@@ -86,14 +98,18 @@ async function readArchive(file: Blob, name: string, context: JobContext): Promi
     part: path,
     reason,
   }));
-  if (!manifest)
-    unreadable.push({
-      part: 'manifest.json',
-      reason: 'It is missing, so what else may be missing is not known.',
-    });
+  let untold = 0;
+  /** What cannot be used is told up to a number, and counted beyond it. */
+  const tellOf = (part: string, reason: string): void => {
+    if (unreadable.length < MOST_TOLD) unreadable.push({ part: part.slice(0, 120), reason });
+    else untold++;
+  };
+  if (archive.searched)
+    tellOf('the end of the file', 'It is cut off or damaged. What is whole in it was looked for and found; what else was in it is not known.'); // prettier-ignore
+  else if (!manifest) tellOf('manifest.json', 'It is missing, so what else may be missing is not known.');
+  const there = new Set(archive.paths);
   for (const path of manifest?.files.keys() ?? [])
-    if (!archive.paths.includes(path))
-      unreadable.push({ part: path.slice(0, 120), reason: 'It is missing from the file.' });
+    if (!there.has(path)) tellOf(path, 'It is missing from the file.');
 
   /** @throws RangeError when it is damaged */
   const whole = async (path: string): Promise<Uint8Array> => {
@@ -103,34 +119,45 @@ async function readArchive(file: Blob, name: string, context: JobContext): Promi
       throw new RangeError('It was changed after it was saved: its checksum does not hold.');
     return bytes;
   };
-  const listIn = async (path: string): Promise<unknown[]> => {
-    try {
-      const list = parseJson(textOf(await whole(path)));
-      if (Array.isArray(list)) return list;
-      unreadable.push({ part: path, reason: 'It is no list.' });
-    } catch (error) {
-      unreadable.push({ part: path, reason: tell(error) });
-    }
-    return [];
+  /** A file of the archive, or what is left of it. */
+  const textIn = async (path: string): Promise<string> => {
+    if (archive.cut?.path !== path) return textOf(await whole(path));
+    tellOf(path, 'It is cut off; what is whole in it is taken.');
+    return archive.cut.text;
   };
+  /** The items of a list, each as it stands: one that cannot be read hides no other. */
+  const listIn = async (path: string): Promise<string[]> => {
+    try {
+      const list = itemsOf(await textIn(path), MOST_RECORDS);
+      if (!list) tellOf(path, 'It is no list.');
+      else if (list.over > 0)
+        tellOf(path, `It holds ${list.over} more than the ${MOST_RECORDS} that can be read.`); // prettier-ignore
+      else if (!list.whole && archive.cut?.path !== path) tellOf(path, 'It does not end as a list does.');
+      return list?.items ?? [];
+    } catch (error) {
+      tellOf(path, tell(error));
+      return [];
+    }
+  };
+  const has = (path: string): boolean => there.has(path) || archive.cut?.path === path;
 
   const records = new Map<string, AnyStored>();
   const aside: SetAside[] = [];
   const keep = (record: AnyStored, part: string): void => {
     const key = `${record.kind}/${record.id}`;
-    if (records.has(key)) unreadable.push({ part, reason: `It holds ${key} twice; the first is taken.` });
+    if (records.has(key)) tellOf(part, `It holds ${key} twice; the first is taken.`);
     else records.set(key, record);
   };
   for (const kind of KINDS.filter((k): k is Exclude<Kind, 'picture'> => k !== 'picture')) {
     const path = `records/${kind}.json`;
-    if (!archive.paths.includes(path)) continue;
-    for (const raw of await listIn(path)) {
-      const result = readRecord(raw);
+    if (!has(path)) continue;
+    for (const text of await listIn(path)) {
+      const result = readText(text);
       if (result.ok && result.record.kind === kind) keep(result.record, path);
       else {
-        const id = isFields(raw) && typeof raw.id === 'string' ? raw.id.slice(0, 64) : 'unnamed';
+        const id = /"id": ?"([A-Za-z0-9_-]{1,64})"/.exec(text)?.[1] ?? 'unnamed';
         const reason = result.ok ? 'It lies among records of another kind.' : result.reason;
-        aside.push({ key: `${kind}/${id}`, reason, text: JSON.stringify(raw) });
+        aside.push({ key: `${kind}/${id}`, reason, text });
       }
     }
   }
@@ -149,7 +176,7 @@ async function readArchive(file: Blob, name: string, context: JobContext): Promi
           text: entry.text,
         });
     } catch (error) {
-      unreadable.push({ part: path, reason: tell(error) });
+      tellOf(path, tell(error));
     }
   }
 
@@ -163,13 +190,15 @@ async function readArchive(file: Blob, name: string, context: JobContext): Promi
     }
 
   const captions = new Map<string, Record<string, unknown>>();
-  if (archive.paths.includes('records/picture.json'))
-    for (const raw of await listIn('records/picture.json'))
+  if (has('records/picture.json'))
+    for (const text of await listIn('records/picture.json')) {
+      const raw = valueOf(text);
       if (isFields(raw) && typeof raw.id === 'string') captions.set(raw.id, raw);
+    }
   const picture = async (id: string): Promise<Stored<'picture'>> => {
-    const bytes = await whole(`pictures/${id}.jpg`);
     const raw = captions.get(id);
     if (!raw || !isFields(raw.body)) throw new RangeError('Nothing is said of this photo in the file.');
+    const bytes = await whole(`pictures/${id}.jpg`);
     if (bytes.length * 1.34 > MOST_JPEG_CHARS) throw new RangeError('It is larger than a photo of this app.');
     const result = readRecord({ ...raw, body: { ...raw.body, jpeg: base64Of(bytes) } });
     if (!result.ok) throw new RangeError(result.reason);
@@ -177,6 +206,7 @@ async function readArchive(file: Blob, name: string, context: JobContext): Promi
     return result.record;
   };
   const pictures: string[] = [];
+  // Photos of which nothing is said are no use; nothing is unpacked for them.
   const paths = archive.paths.filter((p) => p.startsWith('pictures/'));
   for (const [i, path] of paths.entries()) {
     signal?.throwIfAborted();
@@ -186,9 +216,10 @@ async function readArchive(file: Blob, name: string, context: JobContext): Promi
       await picture(id);
       pictures.push(id);
     } catch (error) {
-      unreadable.push({ part: path, reason: tell(error) });
+      tellOf(path, tell(error));
     }
   }
+  if (untold > 0) unreadable.push({ part: `${untold} more`, reason: 'They cannot be used either.' });
   return {
     name,
     savedAt: manifest?.savedAt ?? '',

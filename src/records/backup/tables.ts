@@ -1,8 +1,8 @@
 import { unparse } from 'papaparse';
 import type { Stored } from '../types';
 
-/** A cell that a spreadsheet would take for a formula is marked as text. */
-const SAFE = { escapeFormulae: true };
+/** A cell that a spreadsheet would take for a formula is marked as text, also behind blanks or line breaks and in full-width signs. */
+const SAFE = { escapeFormulae: /^[\s\p{Cc}]*[=+\-@＝＋－＠﹦﹢﹣﹫]/u };
 
 const names = (pieces: readonly Stored<'piece'>[]): Map<string, string> =>
   new Map(pieces.map((p) => [p.id, p.body.name]));

@@ -1,6 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { plainNumber } from '@/core/units';
 import { FINISH_TEST_SOURCE, FINISH_TESTS, finishFromTests, type FinishTestId } from '@/core/finish';
 import { VENEER_RANGE_MM } from '@/core/method';
 import { FINISHES_NOW } from '@/core/terms';
@@ -200,8 +201,8 @@ function Readings({
   const summary = summarise(readings);
   const add = (): Promise<void> =>
     act(() => {
-      const value = Number(typed.replace(',', '.').trim());
-      if (typed.trim() === '' || !Number.isFinite(value)) throw new RangeError(`“${typed}” is not a number.`);
+      const value = plainNumber(typed);
+      if (Number.isNaN(value)) throw new RangeError(`“${typed}” is not a number. Write it like 0.6 or 0,6.`);
       onChange([...readings, parse(value)]);
       setTyped('');
     });
