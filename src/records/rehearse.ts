@@ -4,6 +4,9 @@ import { browserStore } from './browserStore';
 import { DEFAULT_SHOP, SHOP_ID } from './defaults';
 import { isOf } from './store';
 
+/** A piece with more would hold up the page that it is to make quick. */
+const MOST_DAMAGES = 8;
+
 /**
  * Works out the repairs of one piece, and presses one of them, while nobody waits: what has run once answers at once when a page asks. A
  * fault here is told by the page that meets it.
@@ -14,7 +17,10 @@ export async function rehearse(): Promise<void> {
   const damages = records.filter((r) => isOf(r, 'damage'));
   const piece = records
     .filter((r) => isOf(r, 'piece'))
-    .find((p) => !p.body.rest && damages.some((d) => d.body.pieceId === p.id));
+    .find((p) => {
+      const own = damages.filter((d) => d.body.pieceId === p.id).length;
+      return !p.body.rest && own > 0 && own <= MOST_DAMAGES;
+    });
   if (!piece) return;
   const known = shop && isOf(shop, 'shop') ? shop.body : DEFAULT_SHOP;
   const faces = records.filter((r) => isOf(r, 'face'));

@@ -47,8 +47,9 @@ function readyDay({ tasks, schedule: days }: BenchPlan, pieceId: string): string
 async function readyWith(
   { piece, shelf, bench: { tasks, done }, planFor, at }: Compared,
   { choices, otherwise }: { choices?: Job['choices']; otherwise?: Partial<Piece> },
+  context: JobContext,
 ): Promise<(Reached & { order: string }) | undefined> {
-  const other = await planFor(piece, shelf, choices, otherwise);
+  const other = await planFor(piece, shelf, choices, otherwise, context);
   const own = other.tasks.map((t) => ({ ...t, pieceId: piece.id, pieceName: piece.body.name }));
   const others = tasks.filter((t) => t.pieceId !== piece.id);
   const all = [...others, ...own];
@@ -57,7 +58,7 @@ async function readyWith(
   const input = benchInput(all, [...done.filter((d) => known.has(d.taskId)), ...other.done], hours, at);
   if (impossible(input)) return undefined;
   const ready = readyDay(
-    { tasks: all, done, schedule: await schedule({ ...input, tries: COMPARED_TRIES }) },
+    { tasks: all, done, schedule: await schedule({ ...input, tries: COMPARED_TRIES }, context) },
     piece.id,
   );
   return ready === undefined
@@ -93,7 +94,7 @@ export async function deadlineOf(
     for (const way of quicker.slice(0, MOST_WAYS)) {
       await breathe(context, ways.length / quicker.length);
       const choices = { [way.damageId]: { method: way.method } };
-      const then = await readyWith(compared, { choices });
+      const then = await readyWith(compared, { choices }, context);
       if (then !== undefined && then.ready < ready)
         ways.push({ ...way, ready: then.ready, slackDays: slackDays(wanted, then.ready) });
     }
@@ -110,14 +111,14 @@ export async function deadlineOf(
 /** What every move of the order would change: steps, hands and the day the piece is ready. */
 export async function movesOf(compared: Compared, context: JobContext): Promise<Moves> {
   const { piece, shelf } = compared;
-  const now = await readyWith(compared, {});
+  const now = await readyWith(compared, {}, context);
   const moves: Moves['moves'] = [];
   for (const move of possibleMoves(
     piece.body,
     shelf.faces.filter((f) => f.body.pieceId === piece.id),
   )) {
     await breathe(context, 0.5);
-    const then = await readyWith(compared, { otherwise: move.otherwise });
+    const then = await readyWith(compared, { otherwise: move.otherwise }, context);
     // A move that touches no step of this piece is none.
     if (then && then.order !== now?.order) moves.push({ ...move, ...reachedOf(then) });
   }

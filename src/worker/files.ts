@@ -61,7 +61,7 @@ export const files = {
   /** What taking a file in would do. */
   previewBackup(id: number, file: Blob, name: string, onProgress?: Progress): Promise<Outcome<Preview>> {
     return job(id, onProgress, async (context) =>
-      previewBackup(browserStore, await openBackup(file, name, context), localNow()),
+      previewBackup(browserStore, await openBackup(file, name, context), localNow(), context),
     );
   },
 

@@ -1,4 +1,5 @@
 import type { JobContext } from '@/core/check';
+import { BEAT } from './line';
 
 export type Progress = (fraction: number) => void;
 
@@ -18,6 +19,18 @@ const pause = (): Promise<void> =>
     port2.postMessage(0);
   });
 
+/** A worker that is at work says so about as often. */
+const BEAT_EVERY_MS = 500;
+let beaten = 0;
+
+/** Called from within long work: whoever waits hears that it goes on, though no message can be answered meanwhile. */
+export function beat(): void {
+  const now = performance.now();
+  if (now - beaten < BEAT_EVERY_MS) return;
+  beaten = now;
+  if (typeof self !== 'undefined' && typeof self.postMessage === 'function') self.postMessage(BEAT);
+}
+
 /** Does a job that can be cancelled by its number, and says how it came out. */
 export async function job<T>(
   id: number,
@@ -27,7 +40,11 @@ export async function job<T>(
   const controller = new AbortController();
   running.set(id, controller);
   try {
-    return { value: await work({ signal: controller.signal, progress: (f) => void onProgress?.(f), pause }) };
+    const progress = (f: number): void => {
+      beat();
+      onProgress?.(f);
+    };
+    return { value: await work({ signal: controller.signal, progress, pause, beat }) };
   } catch (error) {
     const message = error instanceof Error ? error.message : String(error);
     const kind = controller.signal.aborted ? 'aborted' : error instanceof RangeError ? 'input' : 'other';

@@ -1,5 +1,5 @@
-/** Answers that are kept; the oldest are let go. */
-const MOST_KEPT = 400;
+/** Answers that are kept, a few for each piece of a large shop; the oldest are let go. */
+const MOST_KEPT = 1500;
 
 /** Answers by key, made once; a bounded number is kept. */
 export function kept<T>(): (key: string, make: () => T) => T {

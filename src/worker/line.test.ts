@@ -1,9 +1,9 @@
-import { openLine, overLine, WorkerLost, type Line } from './line';
+import { BEAT, openLine, overLine, WorkerLost, type Line } from './line';
 
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 
-type Fake = { worker: Worker; answers: boolean; ended: boolean };
+type Fake = { worker: Worker; answers: boolean; ended: boolean; say: (data: unknown) => void };
 
 /** Workers one after the other; the first so many never answer. */
 function shopOf(dumb: number) {
@@ -12,7 +12,13 @@ function shopOf(dumb: number) {
   const open = (): Line<Fake> => {
     if (line) return line;
     const fake: Fake = {
-      worker: { terminate: () => (fake.ended = true), onerror: null } as unknown as Worker,
+      worker: {
+        terminate: () => (fake.ended = true),
+        onerror: null,
+        addEventListener: (_: string, hear: (e: { data: unknown }) => void) =>
+          (fake.say = (data) => hear({ data })),
+      } as unknown as Worker,
+      say: () => undefined,
       answers: made.length >= dumb,
       ended: false,
     };
@@ -38,6 +44,21 @@ test('a worker that falls silent is told within seconds, ended, and its work don
   await expect(done).resolves.toBe('done');
   expect(made.map((m) => m.ended)).toEqual([true, false]);
   expect(work).toHaveBeenCalledTimes(2);
+});
+
+test('a worker that beats from within its work is not lost, however long it takes; once it is silent it is', async () => {
+  const { made, open, work } = shopOf(1);
+  const done = overLine(open, work, false);
+  const told = expect(done).rejects.toBeInstanceOf(WorkerLost);
+  for (let i = 0; i < 20; i++) {
+    await jest.advanceTimersByTimeAsync(10_000);
+    expect(made[0]?.ended).toBe(false);
+    made[0]?.say(BEAT);
+    made[0]?.say('something else');
+  }
+  await jest.advanceTimersByTimeAsync(15_000);
+  await told;
+  expect(made[0]?.ended).toBe(true);
 });
 
 test('what must not be done twice is told instead', async () => {

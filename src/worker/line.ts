@@ -1,4 +1,7 @@
-/** How often a worker that has work is asked whether it is still there, and how many times it may be too busy to answer. */
+/** What a worker says from within long work: it is busy, and there. */
+export const BEAT = 'beat';
+
+/** How often a worker that has work is asked whether it is still there, and how many times it may neither answer nor beat. */
 const BEAT_MS = 2000;
 const MOST_MISSED = 6;
 
@@ -46,15 +49,19 @@ export function openLine<R>(
     fail(new WorkerLost(heard ? STOPPED : NOT_LOADED));
   };
   worker.onerror = close;
+  const there = (): void => {
+    heard = true;
+    missed = 0;
+  };
+  worker.addEventListener('message', ({ data }: MessageEvent<unknown>) => {
+    if (data === BEAT) there();
+  });
   const beat = (): void => {
     if (++missed > MOST_MISSED) {
       close();
       return;
     }
-    void ping().then(() => {
-      heard = true;
-      missed = 0;
-    });
+    void ping().then(there);
   };
   return {
     remote,

@@ -1,6 +1,6 @@
 import { benchInput, impossible, schedule, type DoneStep } from '@/core/bench';
 import { calendarOf, DAY_MIN, localFrom, minutesFrom } from '@/core/calendar';
-import { type JobContext } from '@/core/check';
+import { breathe, type JobContext } from '@/core/check';
 import { type Bar, type Front, type FrontPicture, type FrontPiece } from '@/core/front';
 import { learnedFrom } from '@/core/figures';
 import {
@@ -87,7 +87,7 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     return `${build} ${records} ${JSON.stringify(shop.learned)}`;
   }
 
-  const planFor: PlanFor = (given, shelf, choices, otherwise = {}) => {
+  const planFor: PlanFor = (given, shelf, choices, otherwise = {}, context = {}) => {
     const piece = { ...given, body: { ...given.body, ...otherwise } };
     const faces = shelf.faces.filter((f) => f.body.pieceId === piece.id);
     const damages = shelf.damages.filter((d) => d.body.pieceId === piece.id);
@@ -95,16 +95,19 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     const used = shelf.veneers.filter((v) => damages.some((d) => d.body.patch.veneerId === v.id));
     const key = `${keyOfPlan(piece, shelf)} ${JSON.stringify([choices, otherwise])}`;
     return plans(key, async () =>
-      planOf({
-        piece,
-        ...(choices ? { choices } : {}),
-        faces,
-        damages,
-        stock: used,
-        shop: shelf.shop,
-        done: doneSteps(log),
-        tones: await tonesFor(piece, damages, shelf),
-      }),
+      planOf(
+        {
+          piece,
+          ...(choices ? { choices } : {}),
+          faces,
+          damages,
+          stock: used,
+          shop: shelf.shop,
+          done: doneSteps(log),
+          tones: await tonesFor(piece, damages, shelf),
+        },
+        context.beat,
+      ),
     );
   };
 
@@ -134,9 +137,10 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     const tasks: PieceTask[] = [];
     const done: DoneStep[] = [];
     const stuck: NonNullable<BenchPlan['stuck']> = [];
-    for (const piece of shelf.pieces) {
+    for (const [i, piece] of shelf.pieces.entries()) {
       if (isThrough(piece, shelf, front.get(piece.id), at)) continue;
-      const plan = await planFor(piece, shelf);
+      await breathe(context, i / shelf.pieces.length);
+      const plan = await planFor(piece, shelf, undefined, {}, context);
       const own = plan.tasks.map((t) => ({ ...t, pieceId: piece.id, pieceName: piece.body.name }));
       const reason = impossible(benchInput(own, plan.done, hours, at));
       if (reason) stuck.push({ pieceId: piece.id, pieceName: piece.body.name, reason });
@@ -188,9 +192,9 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
 
   return {
     /** The plan of one piece; nothing when there is no such piece. */
-    async plan(pieceId: string): Promise<Plan | undefined> {
+    async plan(pieceId: string, context: JobContext = {}): Promise<Plan | undefined> {
       const { piece, shelf } = await found(pieceId);
-      return piece ? planFor(piece, shelf) : undefined;
+      return piece ? planFor(piece, shelf, undefined, {}, context) : undefined;
     },
 
     /** The days over all pieces. @param at local time without zone */
@@ -216,13 +220,14 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     },
 
     /** The pieces on the first page. @param last what it showed before: pictures that are still true, and the days, are taken from it; and when the shop was last saved to a file */
-    async front(last: Front | undefined, savedAt?: string): Promise<Front> {
+    async front(last: Front | undefined, savedAt?: string, context: JobContext = {}): Promise<Front> {
       const shelf = await read();
       const before = new Map(last?.pieces.map((p) => [p.id, p]));
       const all = [...shelf.pieces, ...shelf.faces, ...shelf.damages, ...shelf.veneers, ...shelf.log];
       const changed = all.filter((r) => savedAt === undefined || r.savedAt > savedAt).length;
       const pieces: FrontPiece[] = [];
       for (const piece of shelf.pieces) {
+        await breathe(context, pieces.length / shelf.pieces.length);
         const picture = await pictureOf(piece, shelf, before.get(piece.id));
         const { rest } = piece.body;
         const from = keyOfPlan(piece, shelf);
@@ -235,7 +240,7 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
         pieces.push(
           rest
             ? { ...restingPiece(piece, rest, known, picture), from }
-            : { ...frontPiece(piece, await planFor(piece, shelf), picture), from },
+            : { ...frontPiece(piece, await planFor(piece, shelf, undefined, {}, context), picture), from },
         );
       }
       const { fromMin, toMin } = calendarOf(shelf.shop.workingHours);

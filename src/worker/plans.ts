@@ -21,7 +21,7 @@ async function keepIfNew(front: Front, last: Front | undefined): Promise<void> {
 export const plans = (planner: Planner) => ({
   /** The plan of a piece, from the records as they are stored now. */
   plan(id: number, pieceId: string): Promise<Outcome<Plan | undefined>> {
-    return job(id, undefined, () => planner.plan(pieceId));
+    return job(id, undefined, (context) => planner.plan(pieceId, context));
   },
 
   /** The days over all pieces. @param tries 0 for a first answer at once */
@@ -43,9 +43,9 @@ export const plans = (planner: Planner) => ({
 
   /** The pieces on the first page; kept for the next time it is opened. */
   front(id: number): Promise<Outcome<Front>> {
-    return job(id, undefined, async () => {
+    return job(id, undefined, async (context) => {
       const last = await loadFront();
-      const front = await planner.front(last, await lastBackup());
+      const front = await planner.front(last, await lastBackup(), context);
       await keepIfNew(front, last);
       return front;
     });

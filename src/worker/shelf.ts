@@ -1,4 +1,5 @@
 import type { BenchTask, DoneStep, Schedule } from '@/core/bench';
+import type { JobContext } from '@/core/check';
 import type { Tones } from '@/core/colour';
 import type { Front } from '@/core/front';
 import type { Polygon } from '@/core/geometry';
@@ -51,4 +52,5 @@ export type PlanFor = (
   shelf: Shelf,
   choices?: Job['choices'],
   otherwise?: Partial<Piece>,
+  context?: JobContext,
 ) => Promise<Plan>;

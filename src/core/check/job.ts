@@ -6,6 +6,8 @@ export type JobContext = {
   signal?: AbortSignal;
   progress?: (fraction: number) => void;
   pause?: () => Promise<void>;
+  /** Says that work goes on where it cannot pause; costs next to nothing. */
+  beat?: () => void;
 };
 
 /**
@@ -15,6 +17,7 @@ export type JobContext = {
  * @throws DOMException named AbortError when the job was cancelled
  */
 export async function breathe(job: JobContext, fraction: number): Promise<void> {
+  job.beat?.();
   job.progress?.(fraction);
   await job.pause?.();
   job.signal?.throwIfAborted();

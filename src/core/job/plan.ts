@@ -17,6 +17,8 @@ import { isUnderPaint } from './decide';
 import { formatMinutes } from '../units';
 import { linkPlansOf, type LinkPlan } from './links';
 import { repairsOf, type Repair } from './repairs';
+import type { ReachPlan } from '../apart';
+import { reachOf } from './apart';
 import { damageLabel, isBegun } from './survey';
 import { hasWork, isTicked, trailOf, type Trail } from './trail';
 import type { Chosen, Damage, Face, Named, Piece, KnownShop, Veneer } from './types';
@@ -57,6 +59,8 @@ export type RepairPlan = {
   problem?: string;
   links: LinkPlan[];
   blend?: BlendPlan;
+  /** What has to come off so that a clamp reaches it. */
+  reach?: ReachPlan;
 };
 
 /** Everything that pages, bench, report and record show of a piece. */
@@ -94,18 +98,21 @@ function blendOf({ damage, face, treated }: Repair, links: readonly LinkPlan[], 
 
 /**
  * The whole plan of a piece. Each stage takes the value of the one before it: what was seen and decided (`repairsOf`), every
- * link of it worked out (`linkPlansOf`, `blendOf`), the work (`workOf`), its steps (`tasksFor`), the trail (`trailOf`).
+ * link of it worked out (`linkPlansOf`, `blendOf`, `reachOf`), the work (`workOf`), its steps (`tasksFor`), the trail (`trailOf`).
+ *
+ * @param tick called after each repair, so that whoever waits for a large piece knows that it is being worked on
  */
-export function planOf(job: Job): Plan {
+export function planOf(job: Job, tick: () => void = () => undefined): Plan {
   const { piece, faces, damages, choices = {}, stock = [], shop, done = [] } = job;
   const own = faces.filter((f) => f.body.pieceId === piece.id);
   const begun = damages.filter((d) => isBegun(d.body));
   const decided = begun.map((d) => ({ ...d, body: choices[d.id] ? { ...d.body, ...choices[d.id] } : d.body })); // prettier-ignore
-  const repairs = repairsOf(piece, own, decided, shop);
+  const repairs = repairsOf(piece, own, decided, shop, tick);
   const worked = repairs.map((repair) => {
     const links = linkPlansOf(repair, shop);
+    tick();
     const blend = blendOf(repair, links, job);
-    return { repair, links, ...(blend ? { blend } : {}) };
+    return { repair, links, reach: reachOf(repair, links, piece.body, shop), ...(blend ? { blend } : {}) };
   });
   const work = workOf(piece, own, worked, stock, done);
   // Nothing is planned before there is something to do.
@@ -117,7 +124,7 @@ export function planOf(job: Job): Plan {
   const all = tasks.filter(isTicked);
   return {
     pieceId: piece.id,
-    repairs: worked.map(({ repair, repair: { damage, chain, survey }, links, blend }) => ({
+    repairs: worked.map(({ repair, repair: { damage, chain, survey }, links, blend, reach }) => ({
       damageId: damage.id,
       ...(damage.body.faceId ? { faceId: damage.body.faceId } : {}),
       label: damageLabel(damage.body),
@@ -127,6 +134,7 @@ export function planOf(job: Job): Plan {
       ...(survey.ok ? {} : { problem: survey.problem }),
       links,
       ...(blend ? { blend } : {}),
+      ...(reach?.ok ? { reach: reach.value } : {}),
     })),
     faces: work.faces,
     tasks,

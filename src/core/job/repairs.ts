@@ -45,8 +45,12 @@ export const repairsOf = (
   faces: readonly Named<Face>[],
   damages: readonly Named<Damage>[],
   shop: KnownShop,
+  tick: () => void = () => undefined,
 ): Repair[] =>
   damages
     .filter((d) => d.body.pieceId === piece.id)
     .sort((a, b) => a.body.number - b.body.number)
-    .map((d) => repairOf(piece, faces, damages, d, shop));
+    .map((d) => {
+      tick();
+      return repairOf(piece, faces, damages, d, shop);
+    });

@@ -1,3 +1,4 @@
+import type { JobContext } from '@/core/check';
 import { laterOf, mergedRecord, valueOf, type Side } from '../merge';
 import type { Store } from '../store';
 import type { AnyStored } from '../types';
@@ -46,10 +47,15 @@ export type Preview = {
 };
 
 /** What taking a backup in would do; nothing is written. */
-export async function previewBackup(store: Store, backup: Backup, now: string): Promise<Preview> {
+export async function previewBackup(
+  store: Store,
+  backup: Backup,
+  now: string,
+  { beat }: JobContext = {},
+): Promise<Preview> {
   const state = await stateOf(store);
-  const { whole, adrift, mended, here, there, verdicts } = heldAgainst(state, backup, now);
-  const { standing } = laidTogether(state, backup, {}, { now, device: 'preview' });
+  const { whole, adrift, mended, here, there, verdicts } = heldAgainst(state, backup, now, beat);
+  const { standing } = laidTogether(state, backup, {}, { now, device: 'preview', beat });
   const pieces = new Map<string, string>();
   for (const r of [...here.values(), ...backup.records])
     if (r.kind === 'piece') pieces.set(r.id, r.body.name);
@@ -80,6 +86,7 @@ export async function previewBackup(store: Store, backup: Backup, now: string): 
     aside: backup.aside.length,
   };
   for (const theirs of whole) {
+    beat?.();
     const key = keyOf(theirs);
     const mine = here.get(key);
     if (asked.has(key) || deleted(key)) continue;

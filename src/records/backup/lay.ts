@@ -39,20 +39,21 @@ export async function stateOf(store: Store): Promise<State> {
   return { names, texts: await store.texts(read) };
 }
 
-const readable = (texts: ReadonlyMap<string, string>): Map<string, AnyStored> =>
+const readable = (texts: ReadonlyMap<string, string>, beat?: () => void): Map<string, AnyStored> =>
   new Map(
     [...texts].flatMap(([key, text]): [string, AnyStored][] => {
       if (isMarkKey(key)) return [];
+      beat?.();
       const result = readText(text);
       return result.ok ? [[key, result.record]] : [];
     }),
   );
 
 /** A file held against what is stored; nothing is decided yet. */
-export function heldAgainst({ names, texts }: State, backup: Backup, now: string) {
+export function heldAgainst({ names, texts }: State, backup: Backup, now: string, beat?: () => void) {
   const inFile = new Set(backup.pictures.map((id) => `picture/${id}`));
   const { whole, adrift, mended } = mend(backup.records, (key) => names.has(key) || inFile.has(key));
-  const here = readable(texts);
+  const here = readable(texts, beat);
   const there = new Map(whole.map((r) => [keyOf(r), r]));
   const without = (marks: ReadonlyMap<string, Mark>, records: ReadonlyMap<string, unknown>) =>
     new Map([...marks].filter(([key, mark]) => !records.has(key) && !isOver(mark, now)));
@@ -94,8 +95,8 @@ const foundPiece = (id: string, number: number, now: string, device: string): St
   body: newPiece(number === 1 ? FOUND : `${FOUND} ${number}`, now),
 });
 
-/** Who takes in, and when by its clock. */
-export type Here = { now: string; device: string };
+/** Who takes in, and when by its clock; and how it says that it goes on. */
+export type Here = { now: string; device: string; beat?: (() => void) | undefined };
 
 /**
  * Everything that laying a file over what is stored writes: records, marks of what was deleted, and nothing for what goes.
@@ -106,9 +107,9 @@ export function laidTogether(
   state: State,
   backup: Backup,
   choices: TakeChoices,
-  { now, device }: Here,
+  { now, device, beat }: Here,
 ): { next: Map<string, string | undefined>; standing: Map<string, AnyStored> } {
-  const held = heldAgainst(state, backup, now);
+  const held = heldAgainst(state, backup, now, beat);
   const { stands, asked } = decided(held, choices);
   const found =
     choices.adrift === 'leave' ? [] : gathered(held.adrift, (id, n) => foundPiece(id, n, now, device));

@@ -152,6 +152,7 @@ async function readArchive(file: Blob, name: string, context: JobContext): Promi
     const path = `records/${kind}.json`;
     if (!has(path)) continue;
     for (const text of await listIn(path)) {
+      context.beat?.();
       const result = readText(text);
       if (result.ok && result.record.kind === kind) keep(result.record, path);
       else {

@@ -27,15 +27,16 @@ async function newAsides(store: Store, backup: Backup): Promise<{ name: string; 
  * Takes a backup in: first the photos that are not here yet, then all records at one time. A stop in between leaves photos that
  * nothing shows, and no record half written.
  *
- * @param here local time, and the name of this device, for what is made anew
+ * @param at local time, and the name of this device, for what is made anew
  */
 export async function takeBackup(
   store: Store,
   backup: Backup,
   choices: TakeChoices,
-  here: Here,
-  { signal, progress }: JobContext = {},
+  at: Here,
+  { signal, progress, beat }: JobContext = {},
 ): Promise<Taken> {
+  const here = { ...at, beat };
   const before = await stateOf(store);
   const pictures = freshPictures(
     before,

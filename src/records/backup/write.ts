@@ -63,7 +63,7 @@ const json = (value: unknown): Uint8Array => textBytes(JSON.stringify(value, nul
 export async function writeBackup(
   store: Store,
   { savedAt, only }: { savedAt: string; only?: string },
-  { signal, progress }: JobContext = {},
+  { signal, progress, beat }: JobContext = {},
 ): Promise<{ blob: Blob; manifest: Manifest }> {
   const names = await store.keys();
   const counts = noCounts();
@@ -81,6 +81,7 @@ export async function writeBackup(
   const aside: { key: string; reason: string; text: string }[] = [];
 
   const readable = (key: string, text: string): AnyStored | undefined => {
+    beat?.();
     const result = readText(text);
     if (result.ok && `${result.record.kind}/${result.record.id}` === key) return result.record;
     aside.push({

@@ -9,6 +9,7 @@ import { describeSource } from '@/core/sources';
 import { formatMinutes } from '@/core/units';
 import { localNow, removeRecords } from '@/records';
 import { Button, Figure, Fold, LitCard, Notice, Progress, Section, Text, useSay } from '@/ui';
+import { LongList } from '../shared/LongList';
 import { Page, Pane, useWide } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
@@ -156,9 +157,8 @@ export function BenchScreen() {
         <Section key={day} title={dayText(day)}>
           {wide ? null : <DayStrip day={day} bars={nearBars} hours={hours} now={now} pieces={!only} />}
           <View>
-            {todo
-              .filter((t) => t.when.start.slice(0, 10) === day)
-              .map((t) => (
+            <LongList items={todo.filter((t) => t.when.start.slice(0, 10) === day)}>
+              {(t) => (
                 <Fold
                   key={t.id}
                   title={`${t.when.start.slice(11, 16)}  ${t.title}`}
@@ -179,7 +179,8 @@ export function BenchScreen() {
                     <Button label="Tick it off" name={`Tick off: ${t.title}`} onPress={() => tick(t.id)} />
                   )}
                 </Fold>
-              ))}
+              )}
+            </LongList>
           </View>
         </Section>
       ))}

@@ -5,6 +5,7 @@ import { Button, LitCard, Notice, Section, Text } from '@/ui';
 import { DeadlineCard } from '../shared/DeadlineCard';
 import { AsideNotice } from '../shared/AsideNotice';
 import { FaceBoard } from '../shared/FaceBoard';
+import { LongList } from '../shared/LongList';
 import { Missing } from '../shared/Missing';
 import { Page, useWide } from '../shared/Page';
 import { LinkRow } from '../shared/LinkRow';
@@ -65,17 +66,19 @@ export function TrailScreen() {
       {wide || !plan ? null : <TrailSteps steps={plan.trail.steps} />}
       <Section title="Damages">
         <View>
-          {damages.map((d) => {
-            const face = faces.find((f) => f.id === d.body.faceId);
-            return (
-              <LinkRow
-                key={d.id}
-                href={`/damage/${d.id}`}
-                title={damageLabel(d.body)}
-                detail={`${face?.body.name ?? 'On no face yet'}: ${measuredWords(d, face, units)}`}
-              />
-            );
-          })}
+          <LongList items={damages}>
+            {(d) => {
+              const face = faces.find((f) => f.id === d.body.faceId);
+              return (
+                <LinkRow
+                  key={d.id}
+                  href={`/damage/${d.id}`}
+                  title={damageLabel(d.body)}
+                  detail={`${face?.body.name ?? 'On no face yet'}: ${measuredWords(d, face, units)}`}
+                />
+              );
+            }}
+          </LongList>
           {damages.length === 0 ? <Text kind="quiet">None yet. They are outlined on a face.</Text> : null}
         </View>
       </Section>

@@ -1,45 +1,41 @@
 import { View } from 'react-native';
 import { REACH_SOURCE, STANDINGS } from '@/core/apart';
-import { damageLabel, partsPlan, reachOf, repairsOf, type Plan } from '@/core/job';
+import { partsPlan, type Plan } from '@/core/job';
 import { describeSource } from '@/core/sources';
 import { formatMinutes } from '@/core/units';
-import { useShop, type Stored } from '@/records';
+import type { Stored } from '@/records';
 import { Fold, Notice, Row, Section, Text } from '@/ui';
+import { LongList } from '../shared/LongList';
 import { LinkRow } from '../shared/LinkRow';
-import type { PieceView } from '../shared/usePiece';
 
 /** What has to come off so that a clamp or a hand can reach, in which order, and where to stop. */
-export function ApartSection({ plan, view, piece }: { plan: Plan; view: PieceView; piece: Stored<'piece'> }) {
-  const { shop } = useShop();
+export function ApartSection({ plan, piece }: { plan: Plan; piece: Stored<'piece'> }) {
   const parts = partsPlan(piece.body);
-  const repairs = repairsOf(piece, view.faces, view.damages, shop);
-  const reaches = repairs.flatMap((repair) => {
-    const links = plan.repairs.find((r) => r.damageId === repair.damage.id)?.links ?? [];
-    const reach = reachOf(repair, links, piece.body, shop);
-    return reach?.ok
-      ? [{ id: repair.damage.id, label: damageLabel(repair.damage.body), reach: reach.value }]
-      : [];
-  });
+  const reaches = plan.repairs.flatMap(({ damageId: id, label, reach }) =>
+    reach ? [{ id, label, reach }] : [],
+  );
   return (
     <Section title="Apart, and together again">
-      {reaches.map(({ id, label, reach }) => (
-        <View key={id} style={{ gap: 4 }}>
-          <Text kind="strong">
-            {`${label}: ${reach.best ? STANDINGS[reach.best].toLowerCase() : 'nothing that is owned reaches it'}`}
-          </Text>
-          <Fold title="The three ways compared">
-            {reach.ways.map((w) => (
-              <Row
-                key={w.standing}
-                title={`${STANDINGS[w.standing]}: ${w.reaches ? 'reached' : 'not reached'}`}
-                detail={[w.why, w.with.join(', ')].filter(Boolean).join(' ')}
-                value={w.minutes > 0 ? formatMinutes(w.minutes) : ''}
-              />
-            ))}
-            <Text kind="quiet">{describeSource(REACH_SOURCE)}</Text>
-          </Fold>
-        </View>
-      ))}
+      <LongList items={reaches}>
+        {({ id, label, reach }) => (
+          <View key={id} style={{ gap: 4 }}>
+            <Text kind="strong">
+              {`${label}: ${reach.best ? STANDINGS[reach.best].toLowerCase() : 'nothing that is owned reaches it'}`}
+            </Text>
+            <Fold title="The three ways compared">
+              {reach.ways.map((w) => (
+                <Row
+                  key={w.standing}
+                  title={`${STANDINGS[w.standing]}: ${w.reaches ? 'reached' : 'not reached'}`}
+                  detail={[w.why, w.with.join(', ')].filter(Boolean).join(' ')}
+                  value={w.minutes > 0 ? formatMinutes(w.minutes) : ''}
+                />
+              ))}
+              <Text kind="quiet">{describeSource(REACH_SOURCE)}</Text>
+            </Fold>
+          </View>
+        )}
+      </LongList>
       {!parts.ok ? (
         <Notice kind="stop" title="These parts cannot go in">
           {parts.problem}

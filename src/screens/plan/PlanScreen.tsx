@@ -118,7 +118,7 @@ export function PlanScreen() {
           ) : null}
           {wide ? null : <SheetCard plan={plan} view={view} />}
           {!wide && piece.body.deadline ? <DeadlineCard pieceId={piece.id} /> : null}
-          <ApartSection plan={plan} view={view} piece={piece} />
+          <ApartSection plan={plan} piece={piece} />
           <NeedsSection plan={plan} />
           <View>
             <OrderFold piece={piece} plan={plan} onChange={set} onDrop={drop} />

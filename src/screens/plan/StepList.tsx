@@ -7,6 +7,7 @@ import { CAUTIONS } from '@/core/safety';
 import { formatMinutes } from '@/core/units';
 import type { Piece, Stored } from '@/records';
 import { Button, Chips, Fold, Stepper, Text, TextField, useTheme } from '@/ui';
+import { LongList } from '../shared/LongList';
 import { StateMark } from '../shared/StateMark';
 
 /** The steps of a face in one phase, each with its figures, and what the user may change of it. */
@@ -26,9 +27,18 @@ export function StepList({
   return (
     <View style={styles.list}>
       <Text kind="label">{phaseLabel(cell.phase)}</Text>
-      {cell.tasks.map((t) => (
-        <StepRow key={t.id} task={t} plan={plan} piece={piece} done={ticked.has(t.id)} onChange={onChange} />
-      ))}
+      <LongList items={cell.tasks}>
+        {(t) => (
+          <StepRow
+            key={t.id}
+            task={t}
+            plan={plan}
+            piece={piece}
+            done={ticked.has(t.id)}
+            onChange={onChange}
+          />
+        )}
+      </LongList>
     </View>
   );
 }

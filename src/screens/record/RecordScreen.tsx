@@ -4,6 +4,7 @@ import { formatMinutes } from '@/core/units';
 import { browserStore, createRecord, localNow, useList, useShop, type Picture, type Stored } from '@/records';
 import { Button, FilePick, Figure, LitCard, Section, Text, TextField, useTheme } from '@/ui';
 import { keepPhoto } from '../shared/keepPhoto';
+import { LongList } from '../shared/LongList';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { fileName } from '@/instruments';
@@ -110,9 +111,7 @@ export function RecordScreen() {
         {log.length === 0 ? (
           <Text kind="quiet">Nothing yet. Steps ticked at the bench appear here with their real times.</Text>
         ) : null}
-        {log.map((l) => (
-          <Entry key={l.id} entry={l} onDelete={() => remove(l)} />
-        ))}
+        <LongList items={log}>{(l) => <Entry key={l.id} entry={l} onDelete={() => remove(l)} />}</LongList>
       </Section>
       <Section title="Add a photo or a note">
         <TextField label="Note" value={note} onChange={setNote} lines={2} />

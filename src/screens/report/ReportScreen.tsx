@@ -7,6 +7,7 @@ import { describeSource } from '@/core/sources';
 import { browserStore, localNow, useShop, type Stored } from '@/records';
 import { Button, Figure, LitCard, Progress, Section, Text, useTheme } from '@/ui';
 import { FaceBoard } from '../shared/FaceBoard';
+import { LongList } from '../shared/LongList';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { download, fileName, printHtml } from '@/instruments';
@@ -96,19 +97,21 @@ export function ReportScreen() {
       </LitCard>
       <Section title="The worst first">
         <View>
-          {whole.worst.map((w) => {
-            const d = damages.find((o) => o.id === w.id);
-            const face = faces.find((f) => f.id === d?.body.faceId);
-            return d ? (
-              <LinkRow
-                key={w.id}
-                href={`/damage/${d.id}/decide`}
-                title={damageLabel(d.body)}
-                detail={`${face?.body.name ?? 'On no face yet'}: ${measuredWords(d, face, units)}`}
-                value={`−${w.points}`}
-              />
-            ) : null;
-          })}
+          <LongList items={whole.worst}>
+            {(w) => {
+              const d = damages.find((o) => o.id === w.id);
+              const face = faces.find((f) => f.id === d?.body.faceId);
+              return d ? (
+                <LinkRow
+                  key={w.id}
+                  href={`/damage/${d.id}/decide`}
+                  title={damageLabel(d.body)}
+                  detail={`${face?.body.name ?? 'On no face yet'}: ${measuredWords(d, face, units)}`}
+                  value={`−${w.points}`}
+                />
+              ) : null;
+            }}
+          </LongList>
         </View>
         {whole.worst.length === 0 ? <Text kind="quiet">No damage has been marked on this piece.</Text> : null}
         <Text kind="quiet">{CONDITION_FORMULA}</Text>

@@ -5,6 +5,7 @@ import { kindInfo } from '@/core/damage';
 import { contains, grainAt, type Point, type Polygon } from '@/core/geometry';
 import type { Stored } from '@/records';
 import { Canvas, materials, Notice, Progress, Relief, type CanvasProps } from '@/ui';
+import { useGrowing } from './LongList';
 import { useWide } from './Page';
 import { useBoardPicture } from './useWorkshop';
 import { around, contentOf, strokeAt } from '@/core/job';
@@ -29,6 +30,9 @@ type Props = {
   /** More to draw, in mm on the face. */
   over?: (pixelsPerMm: number, board: Board) => React.ReactNode;
 };
+
+/** Drawn in one go; a face with a thousand damages comes bit by bit, and the page answers meanwhile. */
+const DRAWN_AT_ONCE = 60;
 
 /** A face to scale under raking light, with its damages in relief. All places are in millimetres. */
 export function FaceBoard({
@@ -62,6 +66,7 @@ export function FaceBoard({
         : [],
     [board, damages],
   );
+  const drawn = useGrowing(shown.length, DRAWN_AT_ONCE);
   if (!board) return null;
   const content = contentOf(board);
   // A wide face needs less height than there is; the zoom buttons stand below it.
@@ -79,7 +84,7 @@ export function FaceBoard({
           <G>
             {picture.url ? null : <PlainBoard board={board} pixelsPerMm={k} />}
             {picture.url && face.body.shape ? <OffFace board={board} /> : null}
-            {shown.map(({ id, outline, relief, number }) => (
+            {shown.slice(0, drawn).map(({ id, outline, relief, number }) => (
               <Relief
                 key={id}
                 outline={outline}

@@ -4,6 +4,7 @@ import { damageLabel, type TrailStep } from '@/core/job';
 import { SCHOOLS } from '@/core/terms';
 import { space, Text } from '@/ui';
 import { LinkRow } from './LinkRow';
+import { LongList } from './LongList';
 import { STATE_WORDS, StateMark } from './StateMark';
 import { usePlan } from './useBench';
 import type { PieceView } from './usePiece';
@@ -44,9 +45,9 @@ export function TrailList({ view }: { view: PieceView }) {
       {plan ? <TrailSteps steps={plan.trail.steps} /> : <Text kind="quiet">{COUNTING}</Text>}
       <View style={styles.damages}>
         {view.damages.length > 0 ? <Text kind="label">Damages</Text> : null}
-        {view.damages.map((d) => (
-          <LinkRow key={d.id} href={`/damage/${d.id}/decide`} title={damageLabel(d.body)} />
-        ))}
+        <LongList items={view.damages}>
+          {(d) => <LinkRow key={d.id} href={`/damage/${d.id}/decide`} title={damageLabel(d.body)} />}
+        </LongList>
       </View>
     </View>
   );

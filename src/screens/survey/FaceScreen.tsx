@@ -8,6 +8,7 @@ import { keepPhoto } from '../shared/keepPhoto';
 import { KindPicker } from '../shared/KindPicker';
 import { Photos } from '../shared/Photos';
 import { FaceBoard } from '../shared/FaceBoard';
+import { LongList } from '../shared/LongList';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { LinkRow } from '../shared/LinkRow';
@@ -144,17 +145,19 @@ export function FaceScreen() {
             value={`${Math.round(board.value.grainDeg)}°`}
           />
         ) : null}
-        {onFace.map((d) => {
-          const survey = surveyed(d.body, face.body);
-          return (
-            <LinkRow
-              key={d.id}
-              href={`/damage/${d.id}`}
-              title={damageLabel(d.body)}
-              detail={survey.ok ? measuredWords(d, face, units) : survey.problem}
-            />
-          );
-        })}
+        <LongList items={onFace}>
+          {(d) => {
+            const survey = surveyed(d.body, face.body);
+            return (
+              <LinkRow
+                key={d.id}
+                href={`/damage/${d.id}`}
+                title={damageLabel(d.body)}
+                detail={survey.ok ? measuredWords(d, face, units) : survey.problem}
+              />
+            );
+          }}
+        </LongList>
       </View>
       {plain ? (
         <Section title="Size" help="Without a photo the face is drawn as a plain board of this size.">
