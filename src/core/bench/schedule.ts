@@ -1,3 +1,4 @@
+import { createLooked, shapesOf, type Shapes } from './looked';
 import { emptyTimeline, fullUntil, hold } from './timeline';
 import { breathe, seededRandom, type JobContext } from '../check';
 import { afterWorking, calendarOf, localFrom, minutesFrom, nextWorkable, type Calendar } from '../calendar';
@@ -16,6 +17,7 @@ type Placed = { start: number; attendedEnd: number; end: number };
 /** Places tasks in a given order, each at its earliest time; returns places by task and the finish. */
 function place(
   nodes: readonly Node[],
+  shapes: Shapes,
   order: readonly number[],
   capacity: ReadonlyMap<string, number>,
   calendar: Calendar,
@@ -23,6 +25,7 @@ function place(
 ): { placed: Placed[]; finish: number } {
   const used = new Map([...capacity.keys()].map((r) => [r, emptyTimeline()]));
   const placed = new Array<Placed>(nodes.length);
+  const looked = createLooked(shapes);
   const blockedUntil = ({ resource, amount }: Demand, from: number, to: number): number | undefined => {
     const line = used.get(resource);
     return line && fullUntil(line, from, to, (capacity.get(resource) ?? 0) - amount);
@@ -46,6 +49,8 @@ function place(
     if (!node || placed[i]) continue;
     let begin = Math.max(start, node.notBefore);
     for (const p of node.preds) begin = Math.max(begin, placed[p]?.end ?? start);
+    const earliest = begin;
+    begin = looked.from(node, earliest);
     for (;;) {
       begin = nextWorkable(calendar, begin, node.attended);
       const attendedEnd = begin + node.attended;
@@ -60,6 +65,7 @@ function place(
       if (until === begin) break;
       begin = until;
     }
+    looked.found(node, earliest, begin);
     put(i, node, begin);
   }
   let finish = start;
@@ -124,6 +130,8 @@ function bound(
 const PLACINGS_PER_BREATH = 5000;
 /** A search that is longer than this is cut short: many tasks get fewer tries. */
 const MOST_PLACINGS = 150_000;
+/** A first answer is there after so many. */
+const FIRST_PLACINGS = 30_000;
 
 /**
  * Registry `bench.schedule`: when to do what, as early as the order of work, the hands, the clamps and the working hours
@@ -143,6 +151,7 @@ export async function schedule(input: ScheduleInput, job: JobContext = {}): Prom
   const order = topological(nodes);
   const lower = bound(nodes, order, input, calendar, start);
   const capacity = new Map(Object.entries(input.resources));
+  const shapes = shapesOf(nodes);
   const tail = new Array<number>(nodes.length).fill(0);
   for (const i of [...order].reverse()) {
     const n = nodes[i];
@@ -162,7 +171,7 @@ export async function schedule(input: ScheduleInput, job: JobContext = {}): Prom
   // Of two schedules with one finish, the one whose tasks end earlier in sum leaves more slack.
   const sum = (ps: Placed[]): number => ps.reduce((s, p) => s + p.end, 0);
   const consider = (priority: number[]): void => {
-    const result = place(nodes, orderBy(nodes, priority), capacity, calendar, start);
+    const result = place(nodes, shapes, orderBy(nodes, priority), capacity, calendar, start);
     const better =
       !best ||
       result.finish < best.finish ||
@@ -170,7 +179,9 @@ export async function schedule(input: ScheduleInput, job: JobContext = {}): Prom
     if (better) best = { ...result, priority };
   };
   const perBreath = Math.max(1, Math.floor(PLACINGS_PER_BREATH / Math.max(1, nodes.length)));
-  for (const [k, priority] of starts.entries()) {
+  // A first answer over very many tasks takes the best of fewer rules.
+  const rules = input.tries === 0 ? Math.max(2, Math.floor(FIRST_PLACINGS / Math.max(1, nodes.length))) : starts.length; // prettier-ignore
+  for (const [k, priority] of starts.slice(0, rules).entries()) {
     if (k % perBreath === 0) await breathe(job, 0);
     consider(priority);
   }

@@ -32,7 +32,7 @@ type Props = {
 };
 
 /** Drawn in one go; a face with a thousand damages comes bit by bit, and the page answers meanwhile. */
-const DRAWN_AT_ONCE = 60;
+const DRAWN_AT_ONCE = 30;
 
 /** A face to scale under raking light, with its damages in relief. All places are in millimetres. */
 export function FaceBoard({

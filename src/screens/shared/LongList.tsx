@@ -2,8 +2,8 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { Text } from '@/ui';
 import { WhenSeen } from './WhenSeen';
 
-const FIRST = 20;
-const MORE = 30;
+const FIRST = 14;
+const MORE = 20;
 
 /** A list that may be long: its first rows at once, the rest as they come into sight. */
 export function LongList<T>({
