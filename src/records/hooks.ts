@@ -40,7 +40,7 @@ export function useAside(kinds: readonly Kind[]): SetAside[] {
 }
 
 async function listOf<K extends Kind>(kind: K): Promise<Loaded<K>> {
-  beginPending();
+  void beginPending();
   return told(async () => withNotes(await browserStore.list(kind)));
 }
 

@@ -6,7 +6,7 @@ export { useChanges, useTrouble } from './changes';
 export { browserStore, deviceName, newId } from './browserStore';
 export { localNow, planningTime } from './clock';
 export { importText } from './transfer';
-export { letGoHeld, saveHeld } from './pending';
+export { letGoHeld, pendingTried, saveHeld } from './pending';
 export { useHeld, type Held } from './held';
 export type { SetAside } from './store';
 export { rehearse } from './rehearse';

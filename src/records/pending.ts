@@ -174,9 +174,16 @@ function takeUp(): void {
 
 let begun: Promise<void> | undefined;
 /** Begun once for every page that is loaded, before anything is read; reading does not wait until it is done. */
-export function beginPending(): void {
-  begun ??= writePending();
+export function beginPending(): Promise<void> {
+  return (begun ??= writePending());
 }
+
+/** Nobody waits longer for what an earlier page could not finish. */
+const PATIENCE_MS = 3000;
+
+/** What was noted is written before everything is saved to a file, as far as it can be. */
+export const pendingTried = (): Promise<unknown> =>
+  Promise.race([beginPending(), new Promise((resolve) => setTimeout(resolve, PATIENCE_MS))]);
 
 /** Writes what was held, over what was changed meanwhile. */
 export const saveHeld = (key: string): Promise<void> => writeAll(notes.filter((n) => n.key === key), true); // prettier-ignore

@@ -6,6 +6,7 @@ import Warehouse from 'lucide-react-native/icons/warehouse';
 import { lazy, Suspense, useEffect, type ReactNode } from 'react';
 import { Pressable, StyleSheet, useColorScheme, View } from 'react-native';
 import { useNewer, useOtherWindows, useTrouble, useWaiting } from '@/records/changes';
+import { useClearing } from '@/records/clearing';
 import { useHeld } from '@/records/held';
 import { useLook } from '@/records/look';
 import {
@@ -48,6 +49,7 @@ export function Frame({ children }: { children: ReactNode }) {
   const newer = useNewer();
   const trouble = useTrouble();
   const waiting = useWaiting();
+  const clearing = useClearing();
   const held = useHeld();
   useOtherWindows();
   const takeUp = useNewVersion();
@@ -72,6 +74,12 @@ export function Frame({ children }: { children: ReactNode }) {
               {trouble ? (
                 <Notice kind="stop" title="The browser’s store cannot be read at the moment">
                   {`${trouble} What is missing here was not deleted.`}
+                </Notice>
+              ) : null}
+              {clearing ? (
+                <Notice kind="stop" title="This app’s store is being cleared from outside">
+                  What is shown here is still there until this page is closed or loaded anew. Go to “Shop”,
+                  “Your data” and save everything to a file now.
                 </Notice>
               ) : null}
               {waiting ? (

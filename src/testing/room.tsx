@@ -43,6 +43,12 @@ export const IN_THE_MIDDLE = onTop([[250, 195], [350, 195], [350, 255], [250, 25
 
 let boxes = 0;
 
+/** The photo that a record is about to show; once is enough. */
+async function photoOf({ id, widthPx, heightPx }: NonNullable<Face['picture']>): Promise<void> {
+  const picture = { name: `${id}.jpg`, widthPx, heightPx, jpeg: '/9jAAAA' };
+  if (!(await browserStore.get('picture', id))) await browserStore.create('picture', id, picture);
+}
+
 /** Puts a writing box with one damage on its top into the store; `bare`: nothing is known of the top. Gives the names of its records. */
 export async function boxWith(
   damage: Partial<Damage>,
@@ -53,11 +59,10 @@ export async function boxWith(
   const kind = damage.kind ?? 'liftedEdge';
   await act(async () => {
     await createRecord('piece', { ...newPiece(`Writing box ${n}`, WHEN), ...more.piece }, ids.piece);
-    await createRecord(
-      'face',
-      { ...newFace(ids.piece, 'Top'), ...(more.bare ? {} : TOP), ...more.face },
-      ids.face,
-    );
+    const top: Face = { ...newFace(ids.piece, 'Top'), ...(more.bare ? {} : TOP), ...more.face };
+    const { picture } = top;
+    if (picture) await photoOf(picture);
+    await createRecord('face', top, ids.face);
     const body = { ...newDamage(ids.piece, ids.face, 1, kind), outline: LIFTED, ...damage };
     await createRecord('damage', body, ids.damage);
   });

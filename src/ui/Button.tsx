@@ -22,7 +22,7 @@ type Props = {
 export function Button({ label, onPress, kind = 'plain', disabled = false, big = false, icon, name }: Props) {
   const theme = useTheme();
   const words = useWords();
-  const press = useOnce(onPress);
+  const press = useOnce(name ?? label, onPress);
   const main = kind === 'main';
   const tone = main ? 'onChosen' : kind === 'danger' ? 'oxblood' : 'ink';
   return (

@@ -102,6 +102,19 @@ describe('what was deleted', () => {
     expect((await preview(bench, await desk.file())).questions).toEqual([]);
   });
 
+  test('a backup of before brings it back when that is wanted', async () => {
+    const bench = await begun('bench');
+    const before = await bench.file();
+    await bench.store.remove(PIECE);
+    await bench.take(before);
+    expect(await has(bench, 'piece', 'p1')).toBe(false);
+    await bench.take(before, { gone: 'back' });
+    for (const [kind, id] of [['piece', 'p1'], ['face', 'f1'], ['damage', 'd1'], ['picture', 'x1']] as const)
+      expect([kind, await has(bench, kind, id)]).toEqual([kind, true]);
+    // It is back for good: another device that heard of the deletion hears of this too.
+    expect((await preview(bench, before)).staysDeleted).toEqual([]);
+  }); // prettier-ignore
+
   test('without an answer it is kept, so that nothing is lost', async () => {
     const [bench, desk] = await two();
     await bench.store.remove(PIECE);

@@ -21,6 +21,8 @@ export type TakeChoices = {
   adrift?: 'gather' | 'leave';
   /** By the key of a question: what was deleted on one side is kept, with all that hangs on it, or deleted on both. */
   deleted?: Readonly<Record<string, 'keep' | 'delete'>>;
+  /** What was deleted here and is in the file: it stays away, or is brought back. */
+  gone?: 'stay' | 'back';
 };
 
 /** What is stored: names of everything, texts of all but photos. */
@@ -69,10 +71,14 @@ export function heldAgainst({ names, texts }: State, backup: Backup, now: string
 export type Held = ReturnType<typeof heldAgainst>;
 
 /** Of everything that was deleted on one side, whether it stands in the end; and what of it was asked. */
-function decided({ verdicts }: Held, choices: TakeChoices) {
+function decided({ verdicts, there }: Held, choices: TakeChoices) {
   const stands = new Map<string, boolean>();
-  for (const [key, s] of verdicts.standing) stands.set(key, s !== 'deleted');
   const asked = new Set<string>();
+  for (const [key, s] of verdicts.standing) {
+    const isBack = s === 'deleted' && choices.gone === 'back' && there.has(key);
+    stands.set(key, s !== 'deleted' || isBack);
+    if (isBack) asked.add(key);
+  }
   const answer = (q: Question): boolean => choices.deleted?.[q.key] !== 'delete';
   for (const q of verdicts.questions)
     for (const key of q.with) {

@@ -69,6 +69,7 @@ function Found({ file, preview, testOnly, onDone }: Opened & { onDone: () => voi
   const say = useSay();
   const [fields, setFields] = useState<Record<string, Side>>({});
   const [deleted, setDeleted] = useState<Record<string, 'keep' | 'delete'>>({});
+  const [gone, setGone] = useState<'stay' | 'back'>('stay');
   const [adrift, setAdrift] = useState<'gather' | 'leave'>('gather');
   const whole = preview.unreadable.length === 0;
   const { questions, goes, staysDeleted } = preview;
@@ -76,7 +77,7 @@ function Found({ file, preview, testOnly, onDone }: Opened & { onDone: () => voi
   const take = (): void =>
     begin('Reading it in', async (options) => {
       const at = { now: localNow(), device: deviceName() };
-      const taken = await takeBackup(file, preview.name, { fields, adrift, deleted }, at, options);
+      const taken = await takeBackup(file, preview.name, { fields, adrift, deleted, gone }, at, options);
       await renewAfter(taken);
       onDone();
       say({
@@ -102,7 +103,9 @@ function Found({ file, preview, testOnly, onDone }: Opened & { onDone: () => voi
       {testOnly ? null : (
         <Text>
           {changes === 0
-            ? 'Everything in it is here already.'
+            ? staysDeleted.length > 0
+              ? `Nothing in it is new. Deleted here, and stays away: ${staysDeleted.length}.`
+              : 'Everything in it is here already.'
             : `New here: ${preview.fresh.length} records and ${counted('picture', preview.freshPictures)}. Newer in the file: ${preview.newerThere.length}. Newer here, and left: ${preview.newerHere.length}. The same: ${preview.same}. Changed on both sides: ${preview.conflicts.length}.${goes.length > 0 ? ` Deleted there, and goes here too: ${goes.length}.` : ''}${staysDeleted.length > 0 ? ` Deleted here, and stays away: ${staysDeleted.length}.` : ''}`}
         </Text>
       )}
@@ -117,7 +120,7 @@ function Found({ file, preview, testOnly, onDone }: Opened & { onDone: () => voi
         </Fold>
       ) : null}
       <Trouble preview={preview} />
-      {testOnly || changes + preview.adrift.length + preview.aside === 0 ? (
+      {testOnly || changes + preview.adrift.length + preview.aside + staysDeleted.length === 0 ? (
         <Button label="Close" onPress={onDone} />
       ) : (
         <>
@@ -129,6 +132,17 @@ function Found({ file, preview, testOnly, onDone }: Opened & { onDone: () => voi
               onChoose={(side) => setFields({ ...fields, [c.key]: side })}
             />
           ))}
+          {staysDeleted.length > 0 ? (
+            <Chips<'stay' | 'back'>
+              label={`${staysDeleted.length} ${staysDeleted.length === 1 ? 'record' : 'records'} in it ${staysDeleted.length === 1 ? 'was' : 'were'} deleted here`}
+              options={[
+                { value: 'stay', label: 'Leave them deleted' },
+                { value: 'back', label: 'Bring them back' },
+              ]}
+              value={gone}
+              onChange={setGone}
+            />
+          ) : null}
           {questions.map((q) => (
             <Deleted
               key={q.key}

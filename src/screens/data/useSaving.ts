@@ -1,5 +1,5 @@
 import { downloadBlob, fileName } from '@/instruments';
-import { localNow, noteBackup } from '@/records';
+import { localNow, noteBackup, pendingTried } from '@/records';
 import { useSay } from '@/ui';
 import { saveBackup } from '@/worker';
 import { useLong } from '../shared/useLong';
@@ -10,6 +10,7 @@ export function useSaving(only?: { id: string; name: string }) {
   const say = useSay();
   const save = (): void =>
     begin(only ? 'Packing the piece' : 'Packing everything', async (options) => {
+      await pendingTried();
       const now = localNow();
       const { blob, manifest } = await saveBackup(now, only?.id, options);
       downloadBlob(blob, `rustic-lantern-${only ? `${fileName(only.name)}-` : ''}${now.slice(0, 10)}.zip`);
