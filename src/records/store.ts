@@ -342,13 +342,15 @@ export function createStore(
     all: readonly AnyStored[],
   ): Promise<Record<string, string>> {
     const before = marksIn(await texts(deleted.map(markKey)));
+    // What goes in one go carries one time.
+    const at = now();
     const names = new Map(all.filter((r) => r.kind === 'piece').map((r) => [r.id, r.body.name]));
     return Object.fromEntries(
       deleted.map((r) => {
         const old = before.get(keyOf(r.kind, r.id));
         const pieceId = r.kind === 'piece' ? r.id : pieceIdOf(r);
         const title = titleOf(r, (id) => names.get(id));
-        return [markKey(r), JSON.stringify(markOf(r, { title, now: now(), device: device(), ...(pieceId === undefined ? {} : { pieceId }), ...(old ? { before: old } : {}) }))]; // prettier-ignore
+        return [markKey(r), JSON.stringify(markOf(r, { title, now: at, device: device(), ...(pieceId === undefined ? {} : { pieceId }), ...(old ? { before: old } : {}) }))]; // prettier-ignore
       }),
     );
   }

@@ -10,7 +10,7 @@ import {
   type Stored,
   type Veneer,
 } from '@/records';
-import { boxWith, IN_THE_MIDDLE, openPage, press, route, said, stored } from '@/testing/room';
+import { boxWith, IN_THE_MIDDLE, openPage, press, route, said, stored, photoOf } from '@/testing/room';
 import { BlendScreen } from './blend/BlendScreen';
 import { DecideScreen } from './decide/DecideScreen';
 import { GlueUpScreen } from './glueup/GlueUpScreen';
@@ -153,7 +153,10 @@ describe('new wood of any kind is coloured', () => {
     await openPage(<JointScreen />, { id: damage }, 'Before you begin');
     await press('Next: colour it');
     expect(route.went).toEqual([`/damage/${damage}/blend`]);
-    await act(async () => void (await createRecord('veneer', plain, 'plain')));
+    await act(async () => {
+      await photoOf({ id: 'bare' });
+      await createRecord('veneer', plain, 'plain');
+    });
     await openPage(<BlendScreen />, { id: damage }, 'The wood that is let in');
     expect(screen.queryByText('No new wood here')).toBeNull();
     expect(screen.getByText('The face has no photo')).toBeOnTheScreen();

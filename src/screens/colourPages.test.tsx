@@ -1,6 +1,6 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { browserStore, createRecord } from '@/records';
-import { boxWith, IN_THE_MIDDLE, openPage, press, route, stored, type } from '@/testing/room';
+import { boxWith, IN_THE_MIDDLE, openPage, press, route, stored, type, photoOf } from '@/testing/room';
 import { BlendScreen } from './blend/BlendScreen';
 import { EvenScreen } from './even/EvenScreen';
 import { ColourScreen } from './colours/ColourScreen';
@@ -100,6 +100,7 @@ test('a fill is mixed from the sticks that are owned, for its ground and its lin
 
 test('new wood is coloured with the dyes and toners owned; a board is kept and counts from then on', async () => {
   await act(async () => {
+    await photoOf({ id: 'sheet' });
     await createRecord(
       'veneer',
       {

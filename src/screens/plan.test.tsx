@@ -1,6 +1,6 @@
 import { screen, waitFor } from '@testing-library/react-native';
 import { removeRecords } from '@/records';
-import { boxWith, openPage, press, stored, type } from '@/testing/room';
+import { boxWith, openPage, press, stored, type, pressAgain } from '@/testing/room';
 import { PlanScreen } from './plan/PlanScreen';
 import { FaceScreen } from './survey/FaceScreen';
 import { PartsScreen } from './survey/PartsScreen';
@@ -24,7 +24,7 @@ test('the plan shows its steps; one is made longer, one is left out with its rea
   await press('Add the step');
   expect(screen.getByText(/Give the step a name first/)).toBeOnTheScreen();
   await type('What is done', 'Line the drawer');
-  await press('Add the step');
+  await pressAgain('Add the step');
   await waitFor(() => expect(screen.getByLabelText('Take out: Line the drawer')).toBeOnTheScreen());
   expect((await stored('piece', piece))?.ownSteps).toMatchObject([{ title: 'Line the drawer', attendedMin: 30 }]); // prettier-ignore
   await press('Put the step back');

@@ -1,6 +1,6 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { useShop } from '@/records';
-import { boxWith, IN_THE_MIDDLE, onTop, openPage, press, stored, type } from '@/testing/room';
+import { boxWith, IN_THE_MIDDLE, onTop, openPage, press, stored, type, pressAgain } from '@/testing/room';
 import { GrainScreen } from './survey/GrainScreen';
 import { MarkScreen } from './survey/MarkScreen';
 import { ScaleScreen } from './survey/ScaleScreen';
@@ -131,7 +131,7 @@ test('the stroke of a crack is laid on it, undone, and left where none is seen',
   await press('Undo');
   await waitFor(async () => expect(await now()).toBe(2));
   mockCrack = false;
-  await press('Lay it on the crack');
+  await pressAgain('Lay it on the crack');
   await waitFor(() => expect(screen.getByText(/^No dark line stands out/)).toBeOnTheScreen());
   expect(await now()).toBe(2);
 });

@@ -12,6 +12,7 @@ import {
   said,
   stored,
   type,
+  pressAgain,
 } from '@/testing/room';
 import { QuickScreen } from './decide/QuickScreen';
 import { PatchScreen } from './patch/PatchScreen';
@@ -69,7 +70,7 @@ describe('parts and hardware', () => {
     await press('Put it on the tray');
     await waitFor(async () => expect((await stored('piece', piece))?.parts).toHaveLength(1));
     await type('Where it came from', 'Lock');
-    await press('Put it on the tray');
+    await pressAgain('Put it on the tray');
     await waitFor(async () => expect((await stored('piece', piece))?.parts?.map((p) => p.label)).toEqual(['Bag A', 'Bag B'])); // prettier-ignore
     expect(screen.getByText('0 of 2')).toBeOnTheScreen();
     await press('Bag B is back in its place');
@@ -94,7 +95,7 @@ describe('tests of finish and wood', () => {
     await press('Add the reading of thickness of the veneer');
     await waitFor(async () => expect((await stored('face', face))?.thicknessReadings).toEqual([0.7]));
     await type(field, '70');
-    await press('Add the reading of thickness of the veneer');
+    await pressAgain('Add the reading of thickness of the veneer');
     expect(screen.getByText(/A veneer of 70 mm cannot be/)).toBeOnTheScreen();
     await type(field, '0,9');
     await press('Add the reading of thickness of the veneer');

@@ -44,7 +44,11 @@ export const IN_THE_MIDDLE = onTop([[250, 195], [350, 195], [350, 255], [250, 25
 let boxes = 0;
 
 /** The photo that a record is about to show; once is enough. */
-async function photoOf({ id, widthPx, heightPx }: NonNullable<Face['picture']>): Promise<void> {
+export async function photoOf({
+  id,
+  widthPx = 8,
+  heightPx = 6,
+}: Partial<NonNullable<Face['picture']>> & { id: string }): Promise<void> {
   const picture = { name: `${id}.jpg`, widthPx, heightPx, jpeg: '/9jAAAA' };
   if (!(await browserStore.get('picture', id))) await browserStore.create('picture', id, picture);
 }
@@ -108,6 +112,12 @@ export const press = async (label: string): Promise<void> =>
     const found = screen.getAllByLabelText(label);
     fireEvent.press(found[found.length - 1] ?? screen.getByLabelText(label));
   });
+
+/** Presses a button once more, when it could not be the second tap of the same hand. */
+export async function pressAgain(label: string): Promise<void> {
+  await act(() => new Promise((resolve) => setTimeout(resolve, 800)));
+  await press(label);
+}
 
 /** In the place of `expo-router`: where the page is, and where it went. */
 export const route: { params: Record<string, string>; went: string[] } = { params: {}, went: [] };

@@ -51,6 +51,7 @@ async function begun(name: string, years = 0): Promise<Device> {
   return one;
 }
 const PIECE = [{ kind: 'piece' as const, id: 'p1' }];
+const WHOLE = [['piece', 'p1'], ['face', 'f1'], ['damage', 'd1'], ['picture', 'x1']] as const; // prettier-ignore
 const FACE = [{ kind: 'face' as const, id: 'f1' }];
 const has = async ({ store }: Device, kind: Kind, id: string): Promise<boolean> =>
   (await store.get(kind, id)) !== undefined;
@@ -98,7 +99,8 @@ describe('what was deleted', () => {
     expect(await has(bench, 'piece', 'p1')).toBe(stands);
     // Its face and damage, which nobody changed, stand with it or go with it.
     await desk.take(await bench.file());
-    for (const one of [bench, desk]) expect(await has(one, 'piece', 'p1')).toBe(stands);
+    for (const one of [bench, desk])
+      for (const [kind, id] of WHOLE) expect([one.name, kind, await has(one, kind, id)]).toEqual([one.name, kind, stands || (kind === 'picture' && one === desk)]); // prettier-ignore
     expect((await preview(bench, await desk.file())).questions).toEqual([]);
   });
 
@@ -109,11 +111,20 @@ describe('what was deleted', () => {
     await bench.take(before);
     expect(await has(bench, 'piece', 'p1')).toBe(false);
     await bench.take(before, { gone: 'back' });
-    for (const [kind, id] of [['piece', 'p1'], ['face', 'f1'], ['damage', 'd1'], ['picture', 'x1']] as const)
+    for (const [kind, id] of WHOLE)
       expect([kind, await has(bench, kind, id)]).toEqual([kind, true]);
     // It is back for good: another device that heard of the deletion hears of this too.
     expect((await preview(bench, before)).staysDeleted).toEqual([]);
   }); // prettier-ignore
+
+  test('what was deleted before it stays deleted when it is kept', async () => {
+    const [bench, desk] = await two();
+    await bench.store.remove([{ kind: 'damage', id: 'd1' }]);
+    await bench.store.remove(PIECE);
+    await edit(desk, 'Woodworm');
+    await bench.take(await desk.file());
+    expect([await has(bench, 'piece', 'p1'), await has(bench, 'face', 'f1'), await has(bench, 'damage', 'd1')]).toEqual([true, true, false]); // prettier-ignore
+  });
 
   test('without an answer it is kept, so that nothing is lost', async () => {
     const [bench, desk] = await two();
@@ -129,7 +140,7 @@ describe('what was deleted', () => {
     await desk.store.create('damage', 'd2', newDamage('p1', 'f1', 2, 'dent'));
     const { questions } = await preview(bench, await desk.file());
     expect(questions.map((q) => [q.key, q.with.sort()])).toEqual([
-      ['piece/p1', ['damage/d2', 'face/f1', 'piece/p1']],
+      ['piece/p1', ['damage/d1', 'damage/d2', 'face/f1', 'piece/p1']],
     ]);
     await desk.take(await bench.file(), { deleted: { 'piece/p1': 'delete' } });
     expect((await desk.store.listAll(ALL)).records).toEqual([]);

@@ -182,12 +182,11 @@ async function readArchive(file: Blob, name: string, context: JobContext): Promi
   }
 
   const deleted: Mark[] = [];
-  if (archive.paths.includes(DELETED_PATH))
-    for (const raw of await listIn(DELETED_PATH)) {
-      const mark = readMark(raw);
+  if (has(DELETED_PATH))
+    for (const text of await listIn(DELETED_PATH)) {
+      const mark = readMark(valueOf(text));
       if (mark) deleted.push(mark);
-      else
-        unreadable.push({ part: DELETED_PATH, reason: 'It holds something that is no mark of a deletion.' });
+      else tellOf(DELETED_PATH, 'It holds something that is no mark of a deletion.');
     }
 
   const captions = new Map<string, Record<string, unknown>>();

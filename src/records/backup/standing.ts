@@ -56,16 +56,20 @@ export function verdictsOf(here: Known, there: Known): Verdicts {
   const hangs = new Map<string, string[]>();
   for (const [key, record] of copies)
     for (const parent of goesWith(record)) hangs.set(parent, [...(hangs.get(parent) ?? []), key]);
-  const under = (key: string): string[] => [
-    ...new Set([key, ...(hangs.get(key) ?? []).flatMap(under)].filter((k) => stands(k) !== 'deleted')),
-  ];
+  const markFor = (key: string): Mark | undefined => here.marks.get(key) ?? there.marks.get(key);
+  /** What went in one go with something; what had been deleted before it stays deleted. */
+  const wentWith = (key: string, root: string): boolean =>
+    side.get(key) === side.get(root) && markFor(key)?.deletedAt === markFor(root)?.deletedAt;
+  const under = (key: string, root: string): string[] => {
+    const own = stands(key) !== 'deleted' || wentWith(key, root) ? [key] : [];
+    return [...new Set([...own, ...(hangs.get(key) ?? []).flatMap((k) => under(k, root))])];
+  };
   const roots = [...verdict].filter(([key, s]) => {
     const record = copies.get(key);
     return s === 'asked' && record && goesWith(record).every((p) => stands(p) !== 'asked');
   });
   const questions = roots.map(([key]): Question => {
-    const mark = here.marks.get(key) ?? there.marks.get(key);
-    return { key, title: mark?.title ?? key, deleted: side.get(key) ?? 'here', with: under(key) };
+    return { key, title: markFor(key)?.title ?? key, deleted: side.get(key) ?? 'here', with: under(key, key) }; // prettier-ignore
   });
   return { standing: verdict, questions };
 }
