@@ -194,6 +194,21 @@ test('thinning comes nearer where whole coats miss; never darker than allowed', 
   expect(await thinnedNearer({ ...ask, goal: lay(recipe, start).final, allow: { darker: true, redder: true } })).toEqual({}); // prettier-ignore
 });
 
+test('a product that the recipe holds is looked at first, however many others stand before it on the shelf', async () => {
+  const start: Lab = [78, 8, 22];
+  const [own, ...others] = Array.from({ length: 9 }, (_, k): Coat => ({ id: `dye${k}`, kind: 'dye', lab: k === 0 ? [60, 18, 34] : [30 + k, -20 + k, -10], strength: 1 })); // prettier-ignore
+  if (!own) throw new Error('There is no dye.');
+  const goal = laidByHand(start, start, wantedCoats([{ colourId: 'dye0', coats: 5, carrierParts: 3 }], [own])).final; // prettier-ignore
+  const ask = {
+    start,
+    goal,
+    recipe: [{ colourId: 'dye0', coats: 1 }],
+    allow: { darker: false, redder: true },
+  };
+  for (const products of [[...others, own], [own, ...others]])
+    expect((await thinnedNearer({ ...ask, products })).nearer?.coats).toEqual([{ colourId: 'dye0', coats: 5, carrierParts: 3 }]); // prettier-ignore
+});
+
 /** Every row of a dye, a toner and a clear, coat by coat, with every way of thinning and up to eight coats of colour. */
 function everyThinning(
   start: Lab,
