@@ -1,18 +1,21 @@
 // The large forms of what the suite has in small: `npm run build && npm run torture`. Figures go into docs/benchmarks.md.
-import { chromium, type Page } from '@playwright/test';
 import { execFile, spawn, type ChildProcess } from 'node:child_process';
 import { promisify } from 'node:util';
 import { scheduleOf } from './load';
+import { openBrowser, openContext, put, texts } from './browser';
 import { spoiltFiles } from './files';
 import type { Tally } from './shop';
+import { merges } from './merges';
+import { bracketLoads } from './brackets';
+import { doubleTaps, largeShops } from './pages';
 import { failingWrites, kills, twoWindows } from './writes';
 
 const run = promisify(execFile);
 const PORT = 8099;
 const BASE = `http://127.0.0.1:${PORT}`;
 const tell = (what: string, answer: string): void => console.log(`| ${what} | ${answer} |`);
-const counted = ({ done, lost, foreign }: Tally): string =>
-  `${done} done, ${lost} lost, ${foreign.length} foreign errors${foreign.length > 0 ? `: ${[...new Set(foreign)].slice(0, 3).join('; ')}` : ''}`;
+const counted = ({ done, lost, doubled, foreign }: Tally): string =>
+  `${done} done, ${lost} lost, ${doubled} doubled, ${foreign.length} foreign errors${foreign.length > 0 ? `: ${[...new Set(foreign)].slice(0, 3).join('; ')}` : ''}`;
 
 async function served(): Promise<ChildProcess> {
   const server = spawn('node', ['--import', 'tsx', 'server/index.ts'], {
@@ -78,37 +81,10 @@ const MOST_LOOKS = 60;
 /** Less than a heading and a sentence is a blank page. */
 const LEAST_TEXT = 40;
 
-const texts = (page: Page): Promise<Record<string, string>> =>
-  page.evaluate(async () => {
-    const request = indexedDB.open('rustic-lantern');
-    const db = await new Promise<IDBDatabase>(
-      (resolve) => (request.onsuccess = () => resolve(request.result)),
-    );
-    const table = db.objectStoreNames[0] ?? '';
-    const store = db.transaction(table).objectStore(table);
-    const [keys, values] = [store.getAllKeys(), store.getAll()];
-    await new Promise((resolve) => (values.onsuccess = resolve));
-    db.close();
-    return Object.fromEntries(keys.result.map((k, i) => [String(k), values.result[i]]));
-  });
-const put = (page: Page, entries: Record<string, string>): Promise<void> =>
-  page.evaluate(async (all) => {
-    const request = indexedDB.open('rustic-lantern');
-    const db = await new Promise<IDBDatabase>(
-      (resolve) => (request.onsuccess = () => resolve(request.result)),
-    );
-    const table = db.objectStoreNames[0] ?? '';
-    const tx = db.transaction(table, 'readwrite');
-    tx.objectStore(table).clear();
-    for (const [k, v] of Object.entries(all)) tx.objectStore(table).put(v, k);
-    await new Promise((resolve) => (tx.oncomplete = resolve));
-    db.close();
-  }, entries);
-
 /** Records of every kind spoilt in every way, on every page. */
 async function spoiltPages(): Promise<string> {
-  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] }); // prettier-ignore
-  const context = await browser.newContext({ baseURL: BASE, viewport: { width: 390, height: 844 }, serviceWorkers: 'block' }); // prettier-ignore
+  const browser = await openBrowser();
+  const context = await openContext(browser, BASE);
   const page = await context.newPage();
   const errors: string[] = [];
   page.on('pageerror', (e) => errors.push(e.message));
@@ -154,7 +130,8 @@ const PARTS: Record<string, () => Promise<void>> = {
   async writes() {
     tell('2,000 failing writes over all kinds', counted(await failingWrites(2000)));
     tell('200 browsers ended while saving or reading in', counted(await kills(200)));
-    tell('1,000 rounds of two windows with delete and undo', counted(await twoWindows(1000)));
+    tell('1,000 rounds of two windows with creating, deleting and undoing', counted(await twoWindows(1000)));
+    tell('200 shops on two to four devices, laid together with deletions', counted(await merges(200)));
   },
   async server() {
     const server = await served();
@@ -168,10 +145,13 @@ const PARTS: Record<string, () => Promise<void>> = {
     );
     const field = { panel: { widthMm: 1200, heightMm: 600 }, platen: { thicknessMm: 18, modulusMPa: 9000, poisson: 0.3 }, foundation: { stiffnessMPaPerMm: 2 }, cauls: [], clamps: [{ at: [600, 300], forceN: 2000 }], gridMm: 5, target: { leastKPa: 70, mostKPa: 1000 } }; // prettier-ignore
     tell('Server: 500 pressure fields at once', await underLoad('press.field', JSON.stringify(field), 500));
+    for (const [what, told] of await bracketLoads(BASE, healthMs)) tell(what, told);
     server.kill('SIGKILL');
   },
   async pages() {
     const server = await served();
+    tell('500 double taps on buttons that make something', await doubleTaps(BASE, 500));
+    for (const [what, told] of await largeShops(BASE)) tell(what, told);
     tell('Pages over spoilt records of every kind', await spoiltPages());
     server.kill('SIGKILL');
   },

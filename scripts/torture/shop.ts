@@ -69,5 +69,6 @@ export function fragile(items: Record<string, string>, { failAt = Infinity, kill
   return { storage, data };
 }
 
-export type Tally = { done: number; lost: number; foreign: string[] };
-export const tally = (): Tally => ({ done: 0, lost: 0, foreign: [] });
+/** What was done, and what of it was lost, came twice, or failed in words that are none of ours. */
+export type Tally = { done: number; lost: number; doubled: number; foreign: string[] };
+export const tally = (): Tally => ({ done: 0, lost: 0, doubled: 0, foreign: [] });

@@ -2,6 +2,7 @@
 import { seededRandom } from '../../src/core/check';
 import { readBackup, takeBackup, writeBackup } from '../../src/records/backup';
 import { StoreError } from '../../src/records/errors';
+import { goesWith } from '../../src/records/links';
 import { readText } from '../../src/records/migrate';
 import { createStore, type Exclusively, type Store } from '../../src/records/store';
 import type { AnyStored, Kind } from '../../src/records/types';
@@ -130,6 +131,12 @@ export async function twoWindows(rounds: number): Promise<Tally> {
     ]);
     for (const o of outcomes)
       if (o.status === 'rejected' && !(o.reason instanceof StoreError)) result.foreign.push(String(o.reason));
+    // Nothing hangs on what is gone, whichever window was first.
+    const names = new Set(data.keys());
+    for (const [key, text] of data) {
+      const read = key.startsWith('deleted/') ? undefined : readText(text);
+      if (read?.ok && goesWith(read.record).some((name) => !names.has(name))) result.lost++;
+    }
     // Whoever is missing comes back for the next round.
     if (n % 10 === 9) {
       const { blob } = await writeBackup(a, { savedAt: NOW });

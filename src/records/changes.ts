@@ -43,6 +43,47 @@ export function useWaiting(): boolean {
 export const noteWaiting = (waits: boolean): void =>
   void mutate<boolean>(WAITING, waits, { revalidate: false });
 
+const CLEARING = 'clearing';
+
+/** The store is being cleared from outside: what is open stands until the page is closed. */
+export function useClearing(): boolean {
+  const { data = false } = useSWR<boolean>(CLEARING, null);
+  return data;
+}
+
+// The storage package throws then, where nobody can catch it; in a worker that would end the worker.
+if (typeof globalThis.addEventListener === 'function')
+  globalThis.addEventListener('error', (event: ErrorEvent) => {
+    if (!/is blocking upgrade/.test(event.message)) return;
+    event.preventDefault();
+    void mutate<boolean>(CLEARING, true, { revalidate: false });
+  });
+
+/** Something that was typed, could not be saved, and is kept beside the store. */
+export type Held = {
+  key: string;
+  /** The record it was typed into, as its owner would call it. */
+  title: string;
+  /** Field by field. */
+  what: string[];
+  /** The text itself. */
+  text?: string;
+  problem: string;
+  /** Something else stands in the field by now. */
+  conflict: boolean;
+};
+
+const HELD = 'held';
+const NONE: Held[] = [];
+
+export const noteHeld = (held: Held[]): void => void mutate<Held[]>(HELD, held, { revalidate: false });
+
+/** What is kept beside the store because it could not be saved. */
+export function useHeld(): Held[] {
+  const { data = NONE } = useSWR<Held[]>(HELD, null);
+  return data;
+}
+
 const TROUBLE = 'trouble';
 
 /** Why the store cannot be read at the moment; nothing while it can. */

@@ -7,7 +7,7 @@ export { browserStore, deviceName, newId } from './browserStore';
 export { localNow, planningTime } from './clock';
 export { importText } from './transfer';
 export { letGoHeld, pendingTried, saveHeld } from './pending';
-export { useHeld, type Held } from './held';
+export { useHeld, type Held } from './changes';
 export type { SetAside } from './store';
 export { rehearse } from './rehearse';
 export { revisionsOf } from './revisions';

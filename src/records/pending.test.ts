@@ -2,7 +2,7 @@ import type * as browser from './browserStore';
 import { newPiece } from './defaults';
 import type * as memory from '../testing/memoryStorage';
 import type * as notes from './pending';
-import type { Held } from './held';
+import type { Held } from './changes';
 import { SHAPE_VERSION } from './schemas';
 import type { Stored } from './types';
 
@@ -13,9 +13,9 @@ jest.mock('./changes', () => ({
   noteNewer: () => undefined,
   noteAside: () => undefined,
   noteWaiting: () => undefined,
+  noteHeld: (held: Held[]) => void mockTold.push(held),
 }));
 const mockTold: Held[][] = [];
-jest.mock('./held', () => ({ noteHeld: (held: Held[]) => void mockTold.push(held) }));
 jest.mock('./storage', () => {
   const { memoryStorage } = jest.requireActual<typeof memory>('../testing/memoryStorage');
   return { storage: memoryStorage() };

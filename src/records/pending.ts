@@ -1,9 +1,8 @@
 import { mutate } from 'swr';
 import { parseJson } from '@/core/check';
 import { browserStore, newId } from './browserStore';
-import { changed, listKey } from './changes';
+import { changed, listKey, noteHeld, type Held } from './changes';
 import { ConflictError } from './errors';
-import { noteHeld, type Held } from './held';
 import { KINDS } from './schemas';
 import type { Loaded } from './store';
 import type { Bodies, Kind, Stored } from './types';

@@ -5,9 +5,7 @@ import Lamp from 'lucide-react-native/icons/lamp-desk';
 import Warehouse from 'lucide-react-native/icons/warehouse';
 import { lazy, Suspense, useEffect, type ReactNode } from 'react';
 import { Pressable, StyleSheet, useColorScheme, View } from 'react-native';
-import { useNewer, useOtherWindows, useTrouble, useWaiting } from '@/records/changes';
-import { useClearing } from '@/records/clearing';
-import { useHeld } from '@/records/held';
+import { useClearing, useHeld, useNewer, useOtherWindows, useTrouble, useWaiting } from '@/records/changes';
 import { useLook } from '@/records/look';
 import {
   daylight,
