@@ -94,7 +94,10 @@ module.exports = {
       name: 'test-room-for-tests',
       severity: 'error',
       // The torture run is the tests' large form.
-      from: { path: '^(app|src|server|demo|scripts)/', pathNot: '\\.test\\.tsx?$|^src/testing/|^scripts/torture/' },
+      from: {
+        path: '^(app|src|server|demo|scripts)/',
+        pathNot: '\\.test\\.tsx?$|^src/testing/|^scripts/torture/',
+      },
       to: { path: '^src/testing/' },
     },
     {

@@ -71,6 +71,8 @@ export type Held = {
   problem: string;
   /** Something else stands in the field by now. */
   conflict: boolean;
+  /** The record is not there any more. */
+  gone: boolean;
 };
 
 const HELD = 'held';

@@ -86,7 +86,9 @@ test('where the store has no room it stays, stands in its field and is told; and
   expect(notesLeft()).toHaveLength(1);
   expect(await stored()).toMatchObject({ note: '' });
   expect(await shown()).toEqual(['A radio is in it.']);
-  expect(told()).toEqual([expect.objectContaining({ conflict: false, what: ['note: “A radio is in it.”'] })]);
+  expect(told()).toEqual([
+    expect.objectContaining({ conflict: false, what: ['Note: “A radio is in it.”'], gone: false }),
+  ]);
   expect(told()[0]?.problem).toContain('no room left');
   storage.full = false;
   await pending.saveHeld(told()[0]?.key ?? '');

@@ -1,5 +1,6 @@
 import { mutate } from 'swr';
 import { parseJson } from '@/core/check';
+import { upperFirst } from '@/core/terms';
 import { browserStore, newId } from './browserStore';
 import { changed, listKey, noteHeld, type Held } from './changes';
 import { ConflictError } from './errors';
@@ -120,10 +121,12 @@ async function heldOf(note: Note): Promise<Held[]> {
   if (!trouble) return [];
   const found = await browserStore.listAll([note.kind]).catch(() => undefined);
   const record = found?.records.find((r) => r.id === note.id);
-  const title = record ? titleOf(record, () => undefined) : 'something that is not there any more';
-  const what = Object.entries(note.patch).map(([f, v]) => `${fieldWords(f)}: ${valueWords(v)}`);
+  const title = record ? titleOf(record, () => undefined) : 'Something that was deleted';
+  const what = Object.entries(note.patch).map(([f, v]) => `${upperFirst(fieldWords(f))}: ${valueWords(v)}`);
   const [text] = Object.values(note.patch).filter((v) => typeof v === 'string');
-  return [{ key: note.key, title, what, ...trouble, ...(typeof text === 'string' ? { text } : {}) }];
+  return [
+    { key: note.key, title, what, gone: !record, ...trouble, ...(typeof text === 'string' ? { text } : {}) },
+  ];
 }
 
 const tell = async (): Promise<void> => noteHeld((await Promise.all(notes.map(heldOf))).flat());

@@ -3,7 +3,8 @@ import { letGoHeld, saveHeld, type Held } from '@/records';
 import { Button, Notice, Text, useSay } from '@/ui';
 import { useAct } from './useAct';
 
-const MOST_SHOWN = 3;
+/** One at a time: the page below has its room. */
+const MOST_SHOWN = 1;
 
 /** What was typed on an earlier page and could not be saved: it is kept, and told until it is saved or let go. */
 export default function HeldNotice({ held }: { held: readonly Held[] }) {
@@ -31,16 +32,20 @@ export default function HeldNotice({ held }: { held: readonly Held[] }) {
               </Text>
             ))}
             <Text kind="quiet">
-              {h.conflict
-                ? 'Something else was written there meanwhile and stands. What you typed is kept here.'
-                : `It is kept here, and stands in its field. ${h.problem}`}
+              {h.gone
+                ? 'It has no place to go any more. What you typed is kept here: copy it where it belongs.'
+                : h.conflict
+                  ? 'Something else was written there meanwhile and stands. What you typed is kept here.'
+                  : `It is kept here, and stands in its field. ${h.problem}`}
             </Text>
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-              <Button
-                label={h.conflict ? 'Put mine in its place' : 'Save it now'}
-                name={`${h.conflict ? 'Put mine in its place' : 'Save it now'}: ${h.title}`}
-                onPress={() => act(() => saveHeld(h.key))}
-              />
+              {h.gone ? null : (
+                <Button
+                  label={h.conflict ? 'Put mine in its place' : 'Save it now'}
+                  name={`${h.conflict ? 'Put mine in its place' : 'Save it now'}: ${h.title}`}
+                  onPress={() => act(() => saveHeld(h.key))}
+                />
+              )}
               <Button
                 label="Let it go"
                 name={`Let it go: ${h.title}`}
