@@ -9,7 +9,7 @@ configure({ useWebWorkers: false });
 export type Item = { path: string; bytes: Uint8Array };
 
 /** Nobody keeps more pieces and photos in a browser; a list of more entries is a trap. */
-export const MOST_ENTRIES = 65_000;
+export const MOST_ENTRIES = 30_000;
 /** More than any list of records or photo of this app takes. */
 export const MOST_ENTRY_BYTES = 64 * 1024 * 1024;
 

@@ -72,14 +72,17 @@ export function TapScreen() {
     );
   }
   const stored = damage.body.taps ?? [];
-  const heard = (hollow: boolean): Promise<void> =>
-    act(async () => {
+  const heard = (hollow: boolean): Promise<void> => {
+    const save = async (): Promise<void> => {
       if (!spot) return;
       const saving = change(damage, { taps: [...stored, { at: inPicture(board, spot), hollow }] });
       setAimed(undefined);
       ear.clear();
       await saving;
-    });
+    };
+    // A place that was pointed at is meant, however soon after another.
+    return aimed ? save() : act(save);
+  };
   const proposed = ear.heard?.hollow;
   const [largest, ...others] = map?.looseOutlines ?? [];
   const take = (): void => {
