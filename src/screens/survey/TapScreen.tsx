@@ -1,5 +1,5 @@
 import { router, useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Circle, G, Line, Polygon as SvgPolygon } from 'react-native-svg';
 import useSWR from 'swr';
@@ -11,7 +11,6 @@ import { FaceBoard, inPicture, onFaceMm } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
-import { useAct } from '../shared/useAct';
 import { useChange } from '../shared/useChange';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
@@ -45,9 +44,9 @@ export function TapScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = useDamageView(id);
   const change = useChange();
-  const act = useAct();
   const { area, length } = useUnits();
   const [aimed, setAimed] = useState<Point>();
+  const answered = useRef<object>(undefined);
   const { damage, face, piece } = view;
   const result = face ? boardOf(face.body) : undefined;
   const board = result?.ok ? result.value : undefined;
@@ -72,16 +71,14 @@ export function TapScreen() {
     );
   }
   const stored = damage.body.taps ?? [];
-  const heard = (hollow: boolean): Promise<void> => {
-    const save = async (): Promise<void> => {
-      if (!spot) return;
-      const saving = change(damage, { taps: [...stored, { at: inPicture(board, spot), hollow }] });
-      setAimed(undefined);
-      ear.clear();
-      await saving;
-    };
-    // A place that was pointed at is meant, however soon after another.
-    return aimed ? save() : act(save);
+  const heard = async (hollow: boolean): Promise<void> => {
+    // The second tap of a hand at one proposed place tells nothing new; a place that was pointed at is meant.
+    if (!spot || (!aimed && answered.current === map?.next)) return;
+    answered.current = map?.next;
+    const saving = change(damage, { taps: [...stored, { at: inPicture(board, spot), hollow }] });
+    setAimed(undefined);
+    ear.clear();
+    await saving;
   };
   const proposed = ear.heard?.hollow;
   const [largest, ...others] = map?.looseOutlines ?? [];
