@@ -22,16 +22,16 @@ type Props = {
 export function Button({ label, onPress, kind = 'plain', disabled = false, big = false, icon, name }: Props) {
   const theme = useTheme();
   const words = useWords();
-  const press = useOnce(name ?? label, onPress);
+  const { begin, running } = useOnce(name ?? label, onPress);
   const main = kind === 'main';
   const tone = main ? 'onChosen' : kind === 'danger' ? 'oxblood' : 'ink';
   return (
     <Pressable
       role="button"
       aria-label={words(name ?? label)}
-      aria-disabled={disabled}
-      disabled={disabled}
-      onPress={press}
+      aria-disabled={disabled || running}
+      disabled={disabled || running}
+      onPress={begin}
       style={({ pressed }) => [
         styles.base,
         main && [styles.main, planed, { backgroundColor: theme.chosen }],
@@ -42,6 +42,7 @@ export function Button({ label, onPress, kind = 'plain', disabled = false, big =
         big && styles.big,
         pressed && styles.pressed,
         disabled && styles.disabled,
+        running && styles.pressed,
       ]}
     >
       {icon ? <View style={styles.icon}>{icon}</View> : null}
