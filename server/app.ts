@@ -130,8 +130,12 @@ export function createApp({ root, seed, now, pool, log = console.error }: Server
     else res.set('Cache-Control', 'no-cache').sendFile(path.join(root, 'index.html'));
   });
 
-  const onError: ErrorRequestHandler = (error: unknown, req, res, next) => {
-    if (res.headersSent || res.destroyed) return next(error);
+  const onError: ErrorRequestHandler = (error: unknown, req, res, _next) => {
+    // Whoever went away, or was let go, hears nothing more; there is nothing to log.
+    if (res.headersSent || res.destroyed) {
+      res.destroy();
+      return;
+    }
     const status = statusOf(error);
     if (status === 500)
       log(`${req.method} ${req.path.slice(0, 200)}: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}`); // prettier-ignore

@@ -5,7 +5,7 @@ const COMPUTE = /^\/api\/compute\/([^/?]+)/;
 const HEALTH = /^\/api\/health\/?$/;
 
 /** So many are read at one time; a shop has a few pages open. */
-const MOST_READ = 100;
+const MOST_READ = 50;
 /** What is sent comes from this machine: who takes longer to say it holds a place for nothing. */
 const MOST_READ_MS = 5000;
 
