@@ -1,12 +1,11 @@
 import type { Page } from '@playwright/test';
-import { bringDemo, changeStored, expect, save, pick, storedTexts, test } from './fixtures';
+import { bringDemo, expect, save, pick, storedTexts, test } from './fixtures';
 
 /** Where a button that makes something is, and what it makes. */
 const MAKES: readonly { at: string; button: string; kind: string }[] = [
   { at: '/', button: 'Add a piece', kind: 'piece' },
   { at: '/quick', button: 'Keep this', kind: 'piece' },
   { at: '/piece/lectern/about', button: 'Add a face without a photo', kind: 'face' },
-  { at: '/face/lectern-slope', button: 'Mark it on the picture', kind: 'damage' },
   { at: '/colours', button: 'Add a colour', kind: 'colour' },
   { at: '/stock', button: 'Add a board', kind: 'lumber' },
   { at: '/stock', button: 'Add a veneer without a photo', kind: 'veneer' },
@@ -45,11 +44,6 @@ test('two taps of one hand make one record, on every page that makes one', async
       await page.waitForTimeout(400);
       await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
       expect([at, button, apartMs, (await count(page, kind)) - before]).toEqual([at, button, apartMs, 1]);
-      // What was just marked is begun, so that the next mark is another.
-      if (kind === 'damage') {
-        const [text = ''] = (await storedTexts(page, 'damage/')).filter((t) => t.includes('"outline":[]'));
-        await changeStored(page, `damage/${JSON.parse(text).id}`, { methodReason: 'Looked at.' });
-      }
     }
 });
 

@@ -18,6 +18,7 @@ import {
   UnitsContext,
   useTheme,
 } from '@/ui';
+import { loadWorkshop } from './fromWorkshop';
 import { Guarded } from './shared/Guarded';
 import { useWide } from './shared/Page';
 // The browser offers the home screen while the first page loads.
@@ -25,7 +26,7 @@ import './useInstall';
 import { useNewVersion } from './useNewVersion';
 
 // What could not be saved is seldom there.
-const HeldNotice = lazy(() => import('./shared/HeldNotice'));
+const HeldNotice = lazy(async () => ({ default: (await loadWorkshop()).HeldNotice }));
 
 const PLACES = [
   { href: '/', label: 'Pieces', Icon: Lamp, under: ['/piece', '/face', '/damage', '/quick'] },

@@ -34,5 +34,6 @@ export { TestsScreen } from './survey/TestsScreen';
 export { WaysScreen } from './ways/WaysScreen';
 export { addPiece } from './pieces/addPiece';
 export { SharedScreen } from './sharing/SharedScreen';
+export { default as HeldNotice } from './shared/HeldNotice';
 export { SheetScreen } from './sheet/SheetScreen';
 export { readEarly, rehearse } from '@/records';
