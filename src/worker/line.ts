@@ -13,7 +13,7 @@ export class WorkerLost extends Error {
 const NOT_LOADED =
   'The part of the app that works things out could not be loaded. What was saved is safe. Reload the page; without a network, open the app once with one.';
 const STOPPED =
-  'The part of the app that works things out stopped; the browser may have needed its room. What was saved is safe, and it is started again. Please do this once more.';
+  'The part of the app that works things out stopped; the browser may have needed its room. What was saved is safe, and it is started again: please do this once more.';
 
 export type Line<R> = {
   remote: R;

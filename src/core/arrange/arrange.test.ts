@@ -202,3 +202,10 @@ test('no caul is asked for more bow than is planed: a sixtieth of its length', (
         (b.to[0] - b.from[0]) / 60 + 1e-9,
       );
 });
+
+test('a layout of one’s own that leaves more bare than need be is not kept', async () => {
+  const [first] = (await arrange(job())).clamps;
+  const one = first ? [{ ...first, at: [20, 20] as const }] : [];
+  const found = await arrange(job({ own: { platenMm: 18, cauls: [], clamps: one.map(({ caul: _c, ...c }) => c) } })); // prettier-ignore
+  expect(found).toMatchObject({ reached: true, kept: false });
+});

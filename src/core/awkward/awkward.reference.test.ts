@@ -141,3 +141,10 @@ describe('hammer veneering', () => {
     );
   });
 });
+
+test('a sheet longer than any is a slip of the hand, not a sheet', () => {
+  expect(hammerPlan({ alongMm: 5000, acrossMm: 300, hammerMm: 90, gelMin: 3 }).paths.length).toBeGreaterThan(
+    0,
+  );
+  expect(() => hammerPlan({ alongMm: 5001, acrossMm: 300, hammerMm: 90, gelMin: 3 })).toThrow('5000 mm');
+});

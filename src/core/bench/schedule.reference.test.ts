@@ -289,3 +289,11 @@ test('working minutes across nights', () => {
   expect(afterWorking(calendar, t('2026-03-02T16:00:00'), 90)).toBe(t('2026-03-03T08:30:00'));
   expect(afterWorking(calendar, t('2026-03-02T20:00:00'), 1080)).toBe(t('2026-03-04T17:00:00'));
 });
+
+test('the bound by hand: three tasks that hold all six clamps for two hours each cannot end before six hours', async () => {
+  const holding = (id: string) => task(id, 10, 110, [], { needs: { clamps: 6 } });
+  const round = { workingHours: { from: '00:00', to: '24:00' } };
+  const { lowerBound, tasks } = await schedule(input(['a', 'b', 'c'].map(holding), round));
+  expect(minutesFrom(lowerBound) - minutesFrom('2026-03-02T08:00:00')).toBe(3 * 120);
+  expect(tasks).toHaveLength(3);
+});

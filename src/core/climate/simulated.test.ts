@@ -28,3 +28,13 @@ test('it does not jump from minute to minute', () => {
     expect(Math.abs(a.temperatureC - b.temperatureC)).toBeLessThanOrEqual(0.11);
   }
 });
+
+test('it wobbles about its day and not to one side of it: over many days as much above as below', () => {
+  const noon = Array.from({ length: 200 }, (_, d) => simulatedClimate(7, d * 1440 + 720, ''));
+  const early = Array.from({ length: 200 }, (_, d) => simulatedClimate(7, d * 1440, ''));
+  const mean = (v: number[]): number => v.reduce((a, b) => a + b, 0) / v.length;
+  // Noon and midnight lie twelve hours apart on the daily curve: their wobble taken out, they are as far from its middle.
+  const middle = (mean(noon.map((c) => c.temperatureC)) + mean(early.map((c) => c.temperatureC))) / 2;
+  const all = Array.from({ length: 24 }, (_, h) => mean(Array.from({ length: 200 }, (_d, d) => simulatedClimate(8, d * 1440 + h * 60, '').temperatureC))); // prettier-ignore
+  expect(Math.abs(middle - mean(all))).toBeLessThan(0.1);
+});

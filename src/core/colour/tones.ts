@@ -6,7 +6,7 @@ import {
   type Point,
   type Polygon,
 } from '../geometry';
-import type { Raster } from '../picture';
+import { brightAt, type Raster } from '../picture';
 import { labFromRgb, type Lab } from './lab';
 import { memory, sourced } from '../sources';
 
@@ -57,10 +57,7 @@ type Slopes = { xx: number; xy: number; yy: number };
 /** Adds the slope of brightness at a pixel, taken over `reach` pixels to either side so that grain counts and noise does not. */
 function addSlope(sum: Slopes, { data, width, height }: Raster, x: number, y: number, reach: number): void {
   if (x < reach || y < reach || x >= width - reach || y >= height - reach) return;
-  const bright = (px: number, py: number): number => {
-    const o = (py * width + px) * 4;
-    return 0.3 * (data[o] ?? 0) + 0.6 * (data[o + 1] ?? 0) + 0.1 * (data[o + 2] ?? 0);
-  };
+  const bright = (px: number, py: number): number => brightAt(data, (py * width + px) * 4);
   const dx = bright(x + reach, y) - bright(x - reach, y);
   const dy = bright(x, y + reach) - bright(x, y - reach);
   sum.xx += dx * dx;

@@ -84,3 +84,11 @@ test('a silent, a clipping and a noisy microphone are named', () => {
   noisy.hear(Float32Array.from({ length: RATE * 2 }, () => 0.5 * (2 * random() - 1)));
   expect(noisy.problem()).toBe('noisy');
 });
+
+test('what only sounds lower, as long and as full as before, is heard as hollow; what only sounds higher is not', () => {
+  const sound = (dominantHz: number) => ({ centroidHz: 900, dominantHz, decayMs: 30, peak: 0.5 });
+  const solid = [sound(800), sound(810), sound(790)];
+  // Six spreads down in one feature of three are two on the mean: past the turn at 1.6.
+  expect(classifyTap(sound(200), solid).hollow).toBe(true);
+  expect(classifyTap(sound(3200), solid).hollow).toBe(false);
+});

@@ -1,5 +1,5 @@
 import { grainAt } from './grain';
-import { areaOf, assertOutline, perimeterOf } from './outline';
+import { areaOf, assertOutline, crossesItself, perimeterOf } from './outline';
 import { bandLengthMm, shapeOutline } from './shape';
 
 test('areas are those of the shapes', () => {
@@ -61,4 +61,14 @@ describe('grain', () => {
     expect(grainAt(plan, face, [50, 50])).toBe(90);
     expect(grainAt(plan, face, [300, 50])).toBe(12);
   });
+});
+
+test('an outline of a few tenths of a millimetre is judged as one of a metre', () => {
+  const bow: [number, number][] = [[0, 0], [1, 1], [1, 0], [0, 1]]; // prettier-ignore
+  const square: [number, number][] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
+  for (const size of [0.2, 1, 1000]) {
+    const sized = (o: [number, number][]) => o.map(([x, y]): [number, number] => [size * x, size * y]);
+    expect(crossesItself(sized(square))).toBe(false);
+    expect(crossesItself(sized(bow))).toBe(true);
+  }
 });

@@ -93,3 +93,15 @@ test('a coarse photo is not full of lines', () => {
   );
   expect(crossed).toBe(0);
 });
+
+test('the photo is read where the cut would run: a mark at one end of the blister is met there, and only there', () => {
+  // From 25 to 175 mm along: a line across at 40 mm, over the whole height of the face.
+  const found = quietSlit(
+    photo(([x]) => Math.abs(x - 40) < 1),
+    ring(80, 30),
+    0,
+  );
+  expect(found.crossedOnLongest).toBe(1);
+  // Beyond the blister's ends nothing is met.
+  expect(quietSlit(photo(([x]) => Math.abs(x - 190) < 1), ring(80, 30), 0).crossedOnLongest).toBe(0); // prettier-ignore
+});

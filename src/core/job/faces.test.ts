@@ -263,7 +263,7 @@ test('whatever the faces are: each reaches its goal, nothing is coated before it
         for (const [kind, count] of Object.entries({ ...t.needs, ...t.attendedNeeds }))
           expect(count).toBeLessThanOrEqual(resources[kind] ?? 0);
     }),
-    { numRuns: 3500 },
+    { numRuns: 900 },
   );
 });
 
@@ -284,6 +284,6 @@ test('adding a face never shortens the plan, and moving a phase or a part never 
       const coatsOf = (p: Plan, id: string): number => p.tasks.filter((t) => FINISHING.test(t.id) && !/\.go\d/.test(t.id) && t.faces?.includes(id)).length; // prettier-ignore
       for (const f of plan.faces) expect(coatsOf(parted, f.id)).toBe(coatsOf(plan, f.id));
     }),
-    { numRuns: 1500 },
+    { numRuns: 400 },
   );
 });

@@ -1,7 +1,8 @@
 import { boundingBox, project, type Point } from '../geometry';
 import { newFace } from './defaults';
-import { handTurn, patchOnSheet, spotFaults, spotHandles, spotSearch, spotWords } from './spot';
+import { handTurn, patchOnItsSheet, patchOnSheet, spotFaults, spotHandles, spotSearch, spotWords, type Spot } from './spot'; // prettier-ignore
 import { boardOf } from './survey';
+import type { Veneer } from './types';
 
 /** A face of 600 × 400 mm, seen askew in its photo, its grain running down to the right. */
 const board = boardOf({
@@ -64,4 +65,24 @@ describe('a patch placed by hand on its sheet', () => {
     );
     expect(spotFaults(outline, { ...at, degrees: 180 }, sheet, 100)).toEqual([]);
   });
+});
+
+test('a patch is printed on its sheet only where that has a photo whose size is known', () => {
+  const spot: Spot = { xMm: 150, yMm: 100, degrees: 0, flipped: false };
+  const words = (mm: number): string => `${mm}`;
+  const sheet: Veneer = {
+    name: 'Old walnut',
+    species: 'walnut',
+    thicknessMm: 0.6,
+    alongMm: 400,
+    acrossMm: 300,
+    note: '',
+    pictureId: 'x',
+    photoWideMm: 400,
+  };
+  expect(patchOnItsSheet(sheet, { outline: PATCH }, 30, spot, words)).toMatchObject({ pictureId: 'x', name: 'Old walnut', wideMm: 400 }); // prettier-ignore
+  const { pictureId: _p, ...noPhoto } = sheet;
+  const { photoWideMm: _w, ...noScale } = sheet;
+  expect(patchOnItsSheet(noPhoto, { outline: PATCH }, 30, spot, words)).toBeUndefined();
+  expect(patchOnItsSheet(noScale, { outline: PATCH }, 30, spot, words)).toBeUndefined();
 });

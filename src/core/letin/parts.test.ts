@@ -266,3 +266,16 @@ describe('a drawer', () => {
     expect(() => drawerPlan({ ...DRAWER, drawerWideMm: [450, 450] })).toThrow('belong to another');
   });
 });
+
+test('a board that gives one part, or two, is a board that does', () => {
+  // Blanks of 130 × 90 mm.
+  for (const [boardLongMm, perBoard] of [
+    [140, 1],
+    [270, 2],
+  ] as const)
+    // prettier-ignore
+    expect(partPlan({ ...BRACKET, boardLongMm, boardWideMm: 110 }).perBoard).toBe(perBoard);
+  expect(() => partPlan({ ...BRACKET, boardLongMm: 129, boardWideMm: 110 })).toThrow(
+    'does not fit the board',
+  );
+});

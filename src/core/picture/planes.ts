@@ -12,6 +12,14 @@ export type Planes = {
   shown: Plane;
 };
 
+/** Lightness of a pixel as a photo's is commonly taken: 0.3, 0.6 and 0.1 of red, green and blue. */
+export const brightness = (red: number, green: number, blue: number): number =>
+  0.3 * red + 0.6 * green + 0.1 * blue;
+
+/** {@link brightness} of the pixel whose four bytes begin at `o`. */
+export const brightAt = (data: ArrayLike<number>, o: number): number =>
+  brightness(data[o] ?? 0, data[o + 1] ?? 0, data[o + 2] ?? 0);
+
 const plane = (width: number, height: number): Plane => ({
   data: new Float32Array(width * height),
   width,
@@ -77,7 +85,7 @@ export function shrinkAll(planes: Planes, by: number): Planes {
 function brightOf(r: Plane, g: Plane, b: Plane): Plane {
   const out = plane(r.width, r.height);
   for (let i = 0; i < out.data.length; i++)
-    out.data[i] = 0.3 * (r.data[i] ?? 0) + 0.6 * (g.data[i] ?? 0) + 0.1 * (b.data[i] ?? 0);
+    out.data[i] = brightness(r.data[i] ?? 0, g.data[i] ?? 0, b.data[i] ?? 0);
   return out;
 }
 

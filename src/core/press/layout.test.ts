@@ -118,3 +118,22 @@ test.each<[Partial<PressInput>, string]>([
 test('time from first glue to last clamp', () => {
   expect(layingMinutes(10_000, 4)).toBe(3);
 });
+
+test('where a blister lies on the face changes nothing of how it is pressed', () => {
+  const wide = { widthMm: 2000, heightMm: 2000 };
+  const face: Polygon = [[0, 0], [wide.widthMm, 0], [wide.widthMm, wide.heightMm], [0, wide.heightMm]]; // prettier-ignore
+  const box = (x: number, y: number): Polygon => [[x, y], [x + 300, y], [x + 300, y + 220], [x, y + 220]]; // prettier-ignore
+  const [near, far] = [box(900, 300), box(900, 900)].map((loose) => pressLayout(input({ loose, face, clampsOwned: 40 }))); // prettier-ignore
+  expect(far?.cauls.length).toBe(near?.cauls.length);
+  expect(far?.clamps.length).toBe(near?.clamps.length);
+});
+
+test('a clamp without a caul presses its pad and what the platen spreads, by hand', () => {
+  const base = pressLayout(input({ targetKPa: 50 }));
+  const f = { kind: clampById('fStyle'), count: 8 };
+  const alone = placedLayout(base, input(), { cauls: [], clamps: [{ at: [190, 20], clamp: 'fStyle', forceN: 500 }] }, () => f); // prettier-ignore
+  const [print] = alone.footprints;
+  const xs = (print ?? []).map(([x]) => x);
+  // Pad 30 mm and 18 mm of platen at 45° on both sides.
+  expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(30 + 2 * 18, 6);
+});

@@ -98,3 +98,17 @@ test('a lamp at one side is taken out: stripes that were even are even again, an
   expect((was[1] ?? 0) - (was[0] ?? 0)).toBeGreaterThan(20);
   expect(() => evenLight({ data, width: WIDE, height: TALL }, [[0, 0], [2, 0], [2, 2]])).toThrow('Too little wood');
 }); // prettier-ignore
+
+test.each([1, 3])('a chart that stands on its side, %d quarter turns, is read as it lies', (turned) => {
+  const flat = photographed(LAMP);
+  const data = new Uint8ClampedArray(flat.data.length);
+  // The picture turned by a quarter: columns become rows.
+  for (let y = 0; y < WIDE; y++)
+    for (let x = 0; x < TALL; x++) {
+      const [fx, fy] = turned === 1 ? [y, TALL - 1 - x] : [WIDE - 1 - y, x];
+      data.set(flat.data.subarray(4 * (fy * WIDE + fx), 4 * (fy * WIDE + fx) + 4), 4 * (y * TALL + x));
+    }
+  const found = calibrate({ image: { data, width: TALL, height: WIDE }, card: 'chart', corners: CORNERS });
+  expect([1, 3]).toContain(found.turned);
+  expect(found.after).toBeLessThan(1);
+});

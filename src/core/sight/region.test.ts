@@ -48,3 +48,24 @@ test('a square of another colour is found to about a pixel all round', () => {
     ),
   ).toBeGreaterThan(0.92);
 });
+
+test('what a tap encloses does not depend on which hand the damage lies: a picture turned left to right gives its mirror', () => {
+  const { picture, tap } = sceneOfDamage(3);
+  const { width, height, data } = picture;
+  const turned = new Uint8ClampedArray(data.length);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++)
+      turned.set(
+        data.subarray(4 * (y * width + x), 4 * (y * width + x) + 4),
+        4 * (y * width + width - 1 - x),
+      );
+  const at = (x: number): [number, number] => [x / width, tap[1] / height];
+  const one = findRegion({ image: picture, at: at(tap[0]) }).outline;
+  const other = findRegion({ image: { width, height, data: turned }, at: at(width - tap[0]) }).outline;
+  expect(
+    overlap(
+      one,
+      other.map(([x, y]): Point => [1 - x, y]),
+    ),
+  ).toBeGreaterThan(0.93);
+});

@@ -138,3 +138,12 @@ test('taps that disagree at one spot are named, and neither is thrown away', asy
   const map = await tapMap({ outline, taps });
   expect(map.disputed).toEqual([{ x: 102, y: 101 }]);
 });
+
+test('a panel that sounds hollow all over is loose out to each of its edges, and surely so', async () => {
+  const taps = Array.from({ length: 48 }, (_, i): Tap => ({ x: 37.5 + 75 * (i % 8), y: 37.5 + 75 * Math.floor(i / 8), hollow: true })); // prettier-ignore
+  const map = await tapMap({ outline: PANEL, taps });
+  const ends = map.looseOutlines.flat();
+  expect(map.looseMm2 / areaOfAll([PANEL])).toBeGreaterThan(0.99);
+  expect(Math.min(...ends.map(([, y]) => y))).toBeLessThan(2);
+  expect(Math.max(...ends.map(([, y]) => y))).toBeGreaterThan(448);
+});

@@ -1,5 +1,6 @@
 import { contours } from 'd3-contour';
 import simplify from 'simplify-js';
+import { errorFunction } from 'simple-statistics';
 import Joi from 'joi';
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { breathe, type JobContext } from '../check';
@@ -75,16 +76,8 @@ const covariance = (d: number, reach: number): number => {
   return (1 + s) * Math.exp(-s);
 };
 
-/** Normal distribution function (Abramowitz and Stegun 26.2.17). */
-function normal(z: number): number {
-  const t = 1 / (1 + 0.2316419 * Math.abs(z));
-  const tail =
-    0.3989423 *
-    Math.exp((-z * z) / 2) *
-    t *
-    (0.3193815 + t * (-0.3565638 + t * (1.781478 + t * (-1.821256 + t * 1.330274))));
-  return z > 0 ? 1 - tail : tail;
-}
+/** Normal distribution function. */
+const normal = (z: number): number => (1 + errorFunction(z / Math.SQRT2)) / 2;
 
 /**
  * Noise of a tap that stands for being misheard now and then. A share e of ±1 flipped has variance 4e(1−e); twice that, because

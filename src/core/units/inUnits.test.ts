@@ -67,3 +67,9 @@ test('whatever is said in metric is said without it, once and for all, and close
     }),
   );
 });
+
+test('a length written to a tenth keeps a finer inch than a rule of thumb', () => {
+  // 20.3 mm are 0.7992 in: 51/64; 20 mm are 0.787 in: 25/32.
+  expect(inUnits('20.3 mm thick', US)).toBe('51/64 in thick');
+  expect(inUnits('20 mm thick', US)).toBe('25/32 in thick');
+});

@@ -1,5 +1,5 @@
 import { containment, type Polygon } from '../geometry';
-import type { Raster } from '../picture';
+import { brightAt, type Raster } from '../picture';
 import { memory, published, sourced } from '../sources';
 
 const { atan2, hypot, max, min } = Math;
@@ -25,7 +25,7 @@ export function woodIn(
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const o = y * width + x;
-      bright[o] = 0.3 * (data[4 * o] ?? 0) + 0.6 * (data[4 * o + 1] ?? 0) + 0.1 * (data[4 * o + 2] ?? 0);
+      bright[o] = brightAt(data, 4 * o);
       if (data[4 * o + 3] && (!inside || inside((x + 0.5) * mmPerPixel, (y + 0.5) * mmPerPixel))) {
         wood[o] = 1;
         count++;

@@ -1,6 +1,6 @@
 import simplify from 'simplify-js';
 import { boundingBox, type Point, type Polygon } from '../geometry';
-import { cheapestWay, type Raster } from '../picture';
+import { brightAt, cheapestWay, type Raster } from '../picture';
 import { memory, sourced } from '../sources';
 
 const { abs, ceil, floor, max, min, round, tan, PI } = Math;
@@ -88,7 +88,7 @@ type Lines = { data: Float32Array; width: number; height: number };
 function darkLines({ data, width, height }: Raster, wide: number): Lines {
   const bright = new Float32Array(width * height);
   for (let o = 0; o < bright.length; o++)
-    bright[o] = 0.3 * (data[4 * o] ?? 0) + 0.6 * (data[4 * o + 1] ?? 0) + 0.1 * (data[4 * o + 2] ?? 0);
+    bright[o] = brightAt(data, 4 * o);
   // Along the grain a line is long: five columns are taken together, so that specks do not count.
   const out = new Float32Array(width * height);
   for (let y = wide; y < height - wide; y++)

@@ -17,6 +17,7 @@ import { usePieceView } from '../shared/usePiece';
 import { DeadlineCard } from '../shared/DeadlineCard';
 import { DayStrip } from './DayStrip';
 import { TickForm } from './TickForm';
+import { Trouble } from '../shared/Trouble';
 import { usePlan } from '../shared/useBench';
 import { useBenchView } from './useBenchView';
 
@@ -91,9 +92,11 @@ export function BenchScreen() {
   return (
     <Page title="Bench" {...frame} board={dayPane}>
       {plan.problem ? (
-        <Notice kind="stop" title="No plan can be made">
-          {`${plan.problem} Nothing is lost; change the shop's clamps or hours, or the press plan.`}
-        </Notice>
+        <Trouble
+          problem={plan.problem}
+          title="No plan can be made"
+          wayOn="Nothing is lost; change the shop's clamps or hours, or the press plan."
+        />
       ) : null}
       {(plan.stuck ?? [])
         .filter((p) => !only || p.pieceId === only)

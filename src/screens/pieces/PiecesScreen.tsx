@@ -8,6 +8,7 @@ import { TodayPane } from '../bench/TodayPane';
 import { loadWorkshop } from '../fromWorkshop';
 import { useEarlyWorkshop } from './useEarlyWorkshop';
 import { Page, useWide } from '../shared/Page';
+import { Trouble } from '../shared/Trouble';
 import { useAct } from '../shared/useAct';
 import { WhenSeen } from '../shared/WhenSeen';
 import { PieceRow } from './PieceRow';
@@ -23,7 +24,7 @@ export function PiecesScreen() {
   const act = useAct();
   const [shown, setShown] = useState(ROWS_AT_ONCE);
   const wide = useWide();
-  const { front, loading, error } = useFrontNow(wide);
+  const { front, loading, problem } = useFrontNow(wide);
   const now = localNow();
   const { unreadable, unsaved } = front;
   const [search, setSearch] = useState('');
@@ -41,7 +42,7 @@ export function PiecesScreen() {
       eyebrow="What is wrong with the wood, and what to do about it"
       board={wide && front.pieces.length > 0 ? <TodayPane front={front} now={now} /> : undefined}
     >
-      {error ? <Notice kind="stop">{error.message}</Notice> : null}
+      {problem ? <Trouble problem={problem} /> : null}
       {unreadable > 0 ? (
         <Notice kind="stop" title={`${unreadable} of the stored pieces could not be read.`}>
           They are kept aside, and go into every backup. See “Your data” in the shop; everything else works.

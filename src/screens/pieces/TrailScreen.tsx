@@ -1,7 +1,7 @@
 import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { View } from 'react-native';
 import { SCHOOLS } from '@/core/terms';
-import { Button, LitCard, Notice, Section, Text } from '@/ui';
+import { Button, LitCard, Section, Text } from '@/ui';
 import { DeadlineCard } from '../shared/DeadlineCard';
 import { AsideNotice } from '../shared/AsideNotice';
 import { FaceBoard } from '../shared/FaceBoard';
@@ -10,6 +10,7 @@ import { Missing } from '../shared/Missing';
 import { Page, useWide } from '../shared/Page';
 import { LinkRow } from '../shared/LinkRow';
 import { COUNTING, TrailList, TrailSteps } from '../shared/Trail';
+import { Trouble } from '../shared/Trouble';
 import { usePlan } from '../shared/useBench';
 import { usePieceView } from '../shared/usePiece';
 
@@ -56,11 +57,7 @@ export function TrailScreen() {
       }
     >
       <AsideNotice kinds={['face', 'damage', 'log']} of={piece.id} />
-      {problem ? (
-        <Notice kind="stop" title="No plan can be made">
-          {problem}
-        </Notice>
-      ) : null}
+      {problem ? <Trouble problem={problem} title="No plan can be made" /> : null}
       {plan ? <Now next={plan.trail.next} /> : problem ? null : <Text kind="quiet">{COUNTING}</Text>}
       {piece.body.deadline ? <DeadlineCard pieceId={piece.id} /> : null}
       {wide || !plan ? null : <TrailSteps steps={plan.trail.steps} />}

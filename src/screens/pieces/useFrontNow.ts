@@ -5,8 +5,9 @@ import { useChanges } from '@/records/changes';
 import { planningTime } from '@/records/clock';
 import { showFront, useFront } from '@/records/front';
 import { planDays, planFront } from '@/worker';
+import { problemOf, type Problem } from '../shared/Trouble';
 
-export type FrontNow = { front: Front; loading: boolean; error?: Error };
+export type FrontNow = { front: Front; loading: boolean; problem?: Problem };
 
 const ONCE = { shouldRetryOnError: false, revalidateOnFocus: false } as const;
 
@@ -36,10 +37,11 @@ export function useFrontNow(withDays: boolean): FrontNow {
     if (made) void showFront(made);
   }, [made]);
   const error = pieces.error ?? days.error;
+  const again = (): void => void (pieces.error ? pieces.mutate() : days.mutate());
   return {
     front: made ?? front,
     // An empty shop is told only when it is certain.
     loading: loading || (pieces.isLoading && front.pieces.length === 0),
-    ...(error ? { error } : {}),
+    ...(error ? { problem: problemOf(error, again) } : {}),
   };
 }

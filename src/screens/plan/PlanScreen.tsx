@@ -12,6 +12,7 @@ import { LinkRow } from '../shared/LinkRow';
 import { Missing } from '../shared/Missing';
 import { Page, Pane, useWide } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
+import { Trouble } from '../shared/Trouble';
 import { usePlan } from '../shared/useBench';
 import { useChange } from '../shared/useChange';
 import { usePieceView } from '../shared/usePiece';
@@ -84,11 +85,7 @@ export function PlanScreen() {
         ) : undefined
       }
     >
-      {problem ? (
-        <Notice kind="stop" title="No plan can be made">
-          {problem}
-        </Notice>
-      ) : null}
+      {problem ? <Trouble problem={problem} title="No plan can be made" /> : null}
       {loading && !plan ? <Progress label="Planning the piece" fraction={0.5} /> : null}
       {plan && !table ? <Empty piece={piece} faces={plan.faces.length} /> : null}
       {plan && table ? (

@@ -2,13 +2,14 @@ import useSWR from 'swr';
 import type { Deadline, Plan } from '@/core/job';
 import { planningTime, useChanges, useList, type Stored } from '@/records';
 import { planBench, planDeadline, planPiece, type BenchPlan } from '@/worker';
+import { problemOf, type Problem } from './Trouble';
 
 const ONCE = { keepPreviousData: true, shouldRetryOnError: false, revalidateOnFocus: false } as const;
 
 /** The plan of a piece, made in the worker; the last one stays in sight while a new one is made. */
-export function usePlan(pieceId: string | undefined): { plan?: Plan; loading: boolean; problem?: string } {
+export function usePlan(pieceId: string | undefined): { plan?: Plan; loading: boolean; problem?: Problem } {
   const changes = useChanges();
-  const { data, error, isLoading } = useSWR<Plan | undefined, Error>(
+  const { data, error, isLoading, mutate } = useSWR<Plan | undefined, Error>(
     pieceId ? ['plan', pieceId, changes] : null,
     () => planPiece(pieceId ?? ''),
     {
@@ -20,7 +21,7 @@ export function usePlan(pieceId: string | undefined): { plan?: Plan; loading: bo
   return {
     ...(data && data.pieceId === pieceId ? { plan: data } : {}),
     loading: isLoading,
-    ...(error ? { problem: error.message } : {}),
+    ...(error ? { problem: problemOf(error, () => void mutate()) } : {}),
   };
 }
 
@@ -36,7 +37,11 @@ export function useDeadline(pieceId: string): Deadline | undefined {
   return data;
 }
 
-export type ShownBench = BenchPlan & { log: Stored<'log'>[]; loading: boolean };
+export type ShownBench = Omit<BenchPlan, 'problem'> & {
+  log: Stored<'log'>[];
+  loading: boolean;
+  problem?: Problem;
+};
 
 const NO_BENCH: BenchPlan = { tasks: [], done: [] };
 
@@ -51,9 +56,11 @@ export function useBenchPlan(): ShownBench {
     keepPreviousData: false,
   });
   const error = better.error ?? first.error;
+  const { problem, ...shown } = better.data ?? first.data ?? NO_BENCH;
+  const again = (): void => void (better.error ? better.mutate() : first.mutate());
   return {
-    ...(better.data ?? first.data ?? NO_BENCH),
-    ...(error ? { problem: error.message } : {}),
+    ...shown,
+    ...(error ? { problem: problemOf(error, again) } : problem ? { problem: { words: problem } } : {}),
     log: log.records,
     loading: log.loading || first.isLoading,
   };

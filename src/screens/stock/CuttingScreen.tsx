@@ -15,20 +15,25 @@ import { useAct } from '../shared/useAct';
 import { useChange } from '../shared/useChange';
 import { useLatest } from '../shared/useLatest';
 import { useUnits } from '../shared/useUnits';
+import { problemOf, Trouble, type Problem } from '../shared/Trouble';
 import { usePictureUrl } from '../shared/useWorkshop';
 import { Figures } from '../special/parts';
 
-function useCutting(): { plan?: CuttingPlan; loading: boolean; problem?: string } {
+function useCutting(): { plan?: CuttingPlan; loading: boolean; problem?: Problem } {
   const changes = useChanges();
-  const { data, error, isLoading } = useSWR<CuttingPlan, Error>(['cutting', changes], () => planCutting({}), {
-    keepPreviousData: true,
-    shouldRetryOnError: false,
-    revalidateOnFocus: false,
-  });
+  const { data, error, isLoading, mutate } = useSWR<CuttingPlan, Error>(
+    ['cutting', changes],
+    () => planCutting({}),
+    {
+      keepPreviousData: true,
+      shouldRetryOnError: false,
+      revalidateOnFocus: false,
+    },
+  );
   return {
     ...(data ? { plan: data } : {}),
     loading: isLoading,
-    ...(error ? { problem: error.message } : {}),
+    ...(error ? { problem: problemOf(error, () => void mutate()) } : {}),
   };
 }
 
@@ -48,7 +53,7 @@ export function CuttingScreen() {
       back={{ href: '/stock', label: 'Stock' }}
     >
       {loading && !plan ? <Progress label="Laying the patches out on the sheets" fraction={0.5} /> : null}
-      {problem ? <Notice kind="stop">{problem}</Notice> : null}
+      {problem ? <Trouble problem={problem} /> : null}
       {plan && plan.patches.length === 0 && plan.rack.length === 0 ? (
         <Notice kind="rest" title="Nothing to cut">
           No repair that is decided takes veneer or blocks. Decide on one, and it is laid out here.

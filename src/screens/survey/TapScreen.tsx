@@ -8,6 +8,7 @@ import type { TapMap } from '@/core/tapping';
 import { Button, Figure, materials, Notice, Text } from '@/ui';
 import { computeInWorker } from '@/worker';
 import { FaceBoard, inPicture, onFaceMm } from '../shared/FaceBoard';
+import { problemOf, Trouble, type Problem } from '../shared/Trouble';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
@@ -24,9 +25,9 @@ type PlacedTap = { x: number; y: number; hollow: boolean };
 function useTapMap(
   board: Board | undefined,
   taps: PlacedTap[],
-): { map?: TapMap; problem?: string; behind: boolean } {
+): { map?: TapMap; problem?: Problem; behind: boolean } {
   const input = board ? { outline: board.plane.outline, taps } : undefined;
-  const { data, error, isValidating } = useSWR<TapMap, Error>(
+  const { data, error, isValidating, mutate } = useSWR<TapMap, Error>(
     input ? ['tapmap', JSON.stringify(input)] : null,
     async () => (await computeInWorker('damage.tapmap', input)) as TapMap,
     { keepPreviousData: true, shouldRetryOnError: false },
@@ -34,7 +35,7 @@ function useTapMap(
   // The map of the taps before stays in sight while the new one is worked out.
   return {
     ...(data ? { map: data } : {}),
-    ...(error ? { problem: error.message } : {}),
+    ...(error ? { problem: problemOf(error, () => void mutate()) } : {}),
     behind: isValidating,
   };
 }
@@ -136,7 +137,7 @@ export function TapScreen() {
         </View>
       </View>
       <EarPanel ear={ear} />
-      {problem ? <Notice kind="stop">{problem}</Notice> : null}
+      {problem ? <Trouble problem={problem} /> : null}
       {map && map.disputed.length > 0 ? (
         <Notice
           kind="rest"
