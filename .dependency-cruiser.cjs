@@ -103,7 +103,7 @@ module.exports = {
     {
       name: 'tests-stay-tests',
       severity: 'error',
-      from: { pathNot: '\\.(test|spec)\\.tsx?$|^(e2e|benchmarks)/' },
+      from: { pathNot: '\\.(test|spec)\\.tsx?$|^(e2e|benchmarks)/|^jest\\.' },
       to: {
         path: '\\.test\\.tsx?$|node_modules/(@techstark|colorjs\\.io|fast-check|fraction\\.js|dxf-parser)/',
       },

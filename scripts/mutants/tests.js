@@ -3,9 +3,8 @@ const circus = require('jest-circus');
 // By its path, since it is no public door: nothing else tells of a failure as soon as it happens.
 const { addEventHandler } = require(require.resolve('jest-circus').replace(/index\.js$/, 'state.js'));
 const { expect } = require('expect');
-const fc = require('fast-check');
 
-fc.configureGlobal({ seed: 1 });
+require('../../jest.properties');
 for (const name of ['describe', 'test', 'it', 'beforeAll', 'beforeEach', 'afterAll', 'afterEach'])
   global[name] = circus[name];
 global.expect = expect;
