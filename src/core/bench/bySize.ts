@@ -49,8 +49,8 @@ const PROFILE_TIMES: Record<Profile, Sourced> = {
 /** From one face to the next. min. */
 const NEXT_FACE_MIN = sourced(2, memory('turning the piece, moving lamp and pots'));
 /** How far a careful hand may be from these minutes. */
-const LEAST_SHARE = sourced(0.7, memory('a practised hand on sound work'));
-const MOST_SHARE = sourced(1.6, memory('a first time, or stubborn work'));
+export const LEAST_SHARE = sourced(0.7, memory('a practised hand on sound work'));
+export const MOST_SHARE = sourced(1.6, memory('a first time, or stubborn work'));
 
 /** What is taken of a face that nobody has measured, m² and m. */
 export const UNMEASURED = {

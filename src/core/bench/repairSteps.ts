@@ -11,10 +11,13 @@ import {
 import type { BlendPlan, BlendStep } from '../colour';
 import { CRACK_KINDS, type DamageKind } from '../damage';
 import type { AdhesiveId } from '../adhesive';
+import { LEAST_SHARE, MOST_SHARE } from './bySize';
 import { phaseOrder } from './order';
+import { pacedMinutes, REPAIR_PACE_SOURCE } from './repairPaces';
 import { layingMinutes } from '../press';
 import { derived, memory, sourced } from '../sources';
 import type { FinishGoal } from '../terms';
+import { formatSmall } from '../units';
 import type { Ways } from '../ways';
 
 export type GlueWork = {
@@ -35,8 +38,10 @@ export type LinkWork = {
   clamps?: Record<string, number>;
   /** How it is held, where not by the clamps of a press. */
   heldWords?: string;
-  /** Layers of a fill from its floor up: how long each is left, and how far under the surface it ends; less than nothing stands proud. */
-  layers?: readonly { waitMin: number; underMm: number }[];
+  /** Layers of a fill from its floor up: how much each takes with its waste, how long it is left, and how far under the surface it has sunk; less than nothing stands proud. */
+  layers?: readonly { ml: number; waitMin: number; underMm: number }[];
+  /** It was found on the way that nothing has to be done. */
+  unneeded?: true;
   /** Minutes of spreading and clamping of each stage at the shop's own pace, where it is pressed. */
   stages?: readonly number[];
 };
@@ -46,6 +51,8 @@ export type WorkedStep = Step & {
   glue?: AdhesiveId;
   /** The kind of work that the log learns the minutes of. */
   learns?: string;
+  /** How far a hand may be from its minutes, where they follow from the size of the place. */
+  range?: { leastMin: number; mostMin: number };
   /** It waits for what the step before it waits for, not for that step. */
   beside?: true;
 };
@@ -97,17 +104,32 @@ function inThisWay(method: MethodId, step: Step, ways: Ways, kind: DamageKind | 
 
 const LAYER_SOURCE = derived('the layers of the fill’s own sum, and the wait of each');
 
-/** A fill that is built up in layers: the book's own step for each of them. One layer is as the book has it. */
+/** A fill in its layers: the book's own step for each of them, with how much it takes. What has no layer left has no step. */
 function layered(step: Step, layers: NonNullable<LinkWork['layers']>, learns: string): WorkedStep[] {
-  const own = step.layer === 'below' ? layers.slice(0, -1) : layers;
-  if (layers.length < 2 || own.length < 1) return [plain(step, learns)];
-  return own.map(({ waitMin, underMm }, i): WorkedStep => ({
-    ...plain(step, learns),
-    key: i === 0 ? step.key : `layer${i + 1}`,
-    title: own.length === 1 ? step.title : `${step.title}, layer ${i + 1}`,
-    detail: `${step.detail} Layer ${i + 1} of ${layers.length}, to ${Math.abs(underMm).toFixed(1)} mm ${underMm < 0 ? 'over' : 'under'} the surface.`,
-    wait: sourced(waitMin, LAYER_SOURCE),
-  }));
+  const first = step.layer === 'last' ? layers.length - 1 : 0;
+  const own = step.layer === 'below' ? layers.slice(0, -1) : layers.slice(first);
+  return own.map(({ ml, waitMin, underMm }, i): WorkedStep => {
+    const at = `${formatSmall(ml)} ml, to ${Math.abs(underMm).toFixed(1)} mm ${underMm < 0 ? 'over' : 'under'} the surface.`;
+    const { title, detail } = (layers.length === 1 && step.alone) || step;
+    return {
+      ...plain(step, learns),
+      key: i === 0 ? step.key : `layer${i + 1}`,
+      title: own.length === 1 ? title : `${title}, layer ${i + 1}`,
+      detail: `${detail} ${layers.length === 1 ? at : `Layer ${first + i + 1} of ${layers.length}, ${at}`}`,
+      wait: sourced(waitMin, LAYER_SOURCE),
+    };
+  });
+}
+
+/** A step whose minutes grow with the place takes them from its size, with a range. */
+function paced(step: WorkedStep, areaMm2: number): WorkedStep {
+  if (!step.pace) return step;
+  const minutes = pacedMinutes(step.attended.value, step.pace, areaMm2);
+  return {
+    ...step,
+    attended: sourced(minutes, REPAIR_PACE_SOURCE),
+    range: { leastMin: minutes * LEAST_SHARE.value, mostMin: minutes * MOST_SHARE.value },
+  };
 }
 
 /** Steps of one link: its glue's own times are waited for, and what was clamped is taken off again. */
@@ -123,8 +145,9 @@ function linkSteps(
   return steps.flatMap((given): WorkedStep[] => {
     const step = inThisWay(link.method, given, ways, kind);
     const learns = `${link.method}.${step.key}`;
-    if (step.layer && link.layers) return layered(step, link.layers, learns);
-    if (!step.glued || !link.glue) return [plain(step, learns)];
+    const sized = (own: WorkedStep[]): WorkedStep[] => own.map((s) => paced(s, link.areaMm2));
+    if (step.layer && link.layers) return sized(layered(step, link.layers, learns));
+    if (!step.glued || !link.glue) return sized([plain(step, learns)]);
     const { glue, clamps } = link;
     const count = Object.values(clamps ?? {}).reduce((s, n) => s + n, 0);
     const shims =
@@ -277,7 +300,7 @@ export function repairSteps({
     // The steps of the whole piece strip and finish it anyway.
     .filter((link) => link.method !== 'renewFinish' || goal === 'keep')
     // Where its layers are worked out they are its steps.
-    .filter((link) => blend === undefined || !tonesIn(link.method))
+    .filter((link) => !link.unneeded && (blend === undefined || !tonesIn(link.method)))
     .map((link) => ({ method: link.method, steps: linkSteps(link, label, shimSheets, ways, kind) }));
   const steps = inTime(worked, main, phaseOrder(ways)).flatMap(({ method, steps: own }): WorkedStep[] => {
     const prefix = method === main ? '' : `${method}.`;

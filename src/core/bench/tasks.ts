@@ -33,6 +33,8 @@ export type RepairWork = {
   chain: LinkWork[];
   shimSheets: number;
   blend?: BlendPlan;
+  /** The app proposes it; nobody has decided yet. */
+  proposed?: true;
   /** What it is done on, for its cautions. */
   surface: RiskySurface;
   faceId?: string;
@@ -67,11 +69,11 @@ const MOST_IN_ONE_GO_MIN = sourced(180, memory('a morning at one thing is enough
 
 const WET_ONLY = 'Old paint around it: test it for lead, work wet, nothing dry.';
 
-type Shown = { prefix: string; label?: string; faces?: string[]; part?: string };
+type Shown = { prefix: string; label?: string; proposed?: true; faces?: string[]; part?: string };
 
 function taskOf(
   step: Pick<PieceStep, 'range' | 'spends' | 'aka'> & WorkedStep,
-  { prefix, label, faces, part }: Shown,
+  { prefix, label, proposed, faces, part }: Shown,
   surface: RiskySurface,
   learned: Learned,
 ): BenchTask {
@@ -86,7 +88,7 @@ function taskOf(
   return {
     id: `${prefix}/${step.key}`,
     phase: step.phase,
-    title: label ? `${step.title}: ${label}` : step.title,
+    title: `${label ? `${step.title}: ${label}` : step.title}${proposed ? ' (proposed)' : ''}`,
     detail: `${step.detail}${wet}`,
     attendedMin: Math.ceil(attended.value),
     ...(range ? { attendedRange: range } : {}),
@@ -153,8 +155,14 @@ export function tasksFor(
 ): PieceTasks {
   const { goal, ways, pieceId, done = [], ownSteps = [], changes = [] } = piece;
   const repaired = piece.repairs.flatMap((repair) => {
-    const { damageId: prefix, label, faceId, part, surface, round = 0 } = repair;
-    const shown = { prefix, label, ...(faceId ? { faces: [faceId] } : {}), ...(part ? { part } : {}) };
+    const { damageId: prefix, label, proposed, faceId, part, surface, round = 0 } = repair;
+    const shown = {
+      prefix,
+      label,
+      ...(proposed ? { proposed } : {}),
+      ...(faceId ? { faces: [faceId] } : {}),
+      ...(part ? { part } : {}),
+    };
     return repairSteps({ ...repair, main: repair.method, goal, ways }).map((s) =>
       taskOf(stepInRound(s, round), shown, surface, learned),
     );

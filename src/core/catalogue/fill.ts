@@ -26,9 +26,9 @@ export const FILL = {
     kinds: [...CHIPS, 'lostCorner', 'wornThrough', 'gouge', 'dent', 'hole', 'scratch', 'longCrack', 'endSplit', 'oldRepair', 'brokenChunk'],
     family: 'fill', worksOn: 'bare', needs: ['bareFiller'], marks: { strength: 3, invisibility: 2, reversibility: 2, speed: 4, ease: 5 },
     steps: [
-      step('fill1', 'bareFill', 'First fill', 'Work across the place, not along it; leave it proud.', 10, [], { wait: hours(2, FILLER_DRIES), layer: 'below' }),
-      step('fill2', 'bareFill', 'Second fill', 'It has shrunk; fill again, proud.', 10, [], { wait: hours(3, FILLER_DRIES) }),
-      step('sand', 'bareFill', 'Level the fill', 'With a block, with the grain.', 15, ['sand']),
+      step('fill1', 'bareFill', 'First fill', 'Work across the place, not along it; leave it proud.', 10, [], { wait: hours(2, FILLER_DRIES), layer: 'below', pace: 'fill' }),
+      step('fill2', 'bareFill', 'Last fill', 'It has shrunk; fill again, proud.', 10, [], { wait: hours(3, FILLER_DRIES), layer: 'last', alone: { title: 'Fill', detail: 'Work across the place, not along it; leave it proud.' }, pace: 'fill' }),
+      step('sand', 'bareFill', 'Level the fill', 'With a block, with the grain.', 15, ['sand'], { pace: 'level' }),
     ],
   },
   sawdustGlue: {
@@ -44,8 +44,8 @@ export const FILL = {
     kinds: [...VENEER_LOSS_KINDS, 'gouge', 'dent', 'scratch', 'hole', 'brokenChunk', 'oldRepair'],
     family: 'fill', worksOn: 'bare', needs: ['polyester'], marks: { strength: 4, invisibility: 1, reversibility: 1, speed: 5, ease: 4 },
     steps: [
-      step('fill1', 'bareFill', 'Mix and fill', 'Mix to the label; it is hard within the hour.', 15, ['polyester'], { wait: minutes(45, practice('hard within the hour')), layer: 'below' }),
-      step('fill2', 'bareFill', 'Skim and level', 'A thin second pass, then level it.', 25, ['polyester', 'sand'], { wait: minutes(45, practice('hard within the hour')) }),
+      step('fill1', 'bareFill', 'Mix and fill', 'Mix to the label; it is hard within the hour.', 15, ['polyester'], { wait: minutes(45, practice('hard within the hour')), layer: 'below', pace: 'fill' }),
+      step('fill2', 'bareFill', 'Skim and level', 'A thin last pass, then level it.', 25, ['polyester', 'sand'], { wait: minutes(45, practice('hard within the hour')), layer: 'last', alone: { title: 'Mix, fill and level', detail: 'Mix to the label, draw it over with a wide knife; level it when it is hard.' }, pace: 'level' }),
     ],
   },
   epoxyPutty: {
@@ -54,7 +54,7 @@ export const FILL = {
     kinds: [...CHIPS, ...BROKEN_OFF, 'hole'],
     family: 'fill', worksOn: 'bare', needs: ['epoxyPutty'], marks: { strength: 5, invisibility: 1, reversibility: 1, speed: 4, ease: 4 },
     steps: [
-      step('fill1', 'bareFill', 'Knead, press on, shape', 'Workable for about 30 min; shape it wet against a taped board.', 25, ['epoxy'], { wait: minutes(60, practice('workable for about 30 min, hard at about 60 min')), layer: 'each' }),
+      step('fill1', 'bareFill', 'Knead, press on, shape', 'Workable for about 30 min; shape it wet against a taped board.', 25, ['epoxy'], { wait: minutes(60, practice('workable for about 30 min, hard at about 60 min')), layer: 'each', pace: 'fill' }),
       step('sand', 'bareFill', 'Shape it level', 'File, then level it with a block.', 20, ['sand']),
     ],
   },
@@ -64,8 +64,8 @@ export const FILL = {
     kinds: ['hole', 'gouge', 'longCrack', 'brokenChunk'],
     family: 'fill', worksOn: 'bare', needs: ['epoxy', 'pigments'], marks: { strength: 5, invisibility: 2, reversibility: 1, speed: 2, ease: 3 },
     steps: [
-      step('pour', 'bareFill', 'Mix and pour', 'Backing under it, tint first, mix 2 to 3 min, pour in layers; keep the mixing pot to tell when it is hard.', 25, ['epoxy'], { wait: hours(16, OVERNIGHT) }),
-      step('level', 'bareFill', 'Level the fill', 'Plane or scrape, then a block.', 20, ['scrape', 'sand']),
+      step('pour', 'bareFill', 'Mix and pour', 'Backing under it, tint first, mix 2 to 3 min, pour in layers, each once the one below has gelled; keep the mixing pot to tell when it is hard.', 25, ['epoxy'], { wait: hours(16, OVERNIGHT), layer: 'each' }),
+      step('level', 'bareFill', 'Level the fill', 'Plane or scrape, then a block.', 20, ['scrape', 'sand'], { pace: 'level' }),
     ],
   },
   epoxyCap: {
@@ -74,7 +74,7 @@ export const FILL = {
     kinds: ['hole'],
     family: 'fill', worksOn: 'bare', needs: ['epoxy', 'bareFiller'], marks: { strength: 4, invisibility: 3, reversibility: 1, speed: 2, ease: 3 },
     steps: [
-      step('base', 'bareFill', 'Epoxy base', 'Soak the rim thin, then fill to 2 mm under the surface; score it when hard.', 20, ['epoxy'], { wait: hours(16, OVERNIGHT) }),
+      step('base', 'bareFill', 'Epoxy base', 'Soak the rim thin, then fill to 2 mm under the surface; score it when hard.', 20, ['epoxy'], { wait: hours(16, OVERNIGHT), layer: 'each' }),
       step('cap', 'bareFill', 'Stainable cap', 'Filler proud, level it, try the stain on it.', 20, ['sand'], { wait: hours(3, FILLER_DRIES) }),
     ],
   },

@@ -16,7 +16,7 @@ export const step = (
   detail: string,
   attended: number,
   deeds: readonly Deed[] = [],
-  more: Pick<Step, 'wait' | 'after' | 'layer'> = {},
+  more: Pick<Step, 'wait' | 'after' | 'layer' | 'alone' | 'pace'> = {},
 ): Step => ({
   key,
   phase,

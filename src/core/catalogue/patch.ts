@@ -10,8 +10,8 @@ const press = (title = 'Glue and press the patch', deeds: readonly Deed[] = []):
   ...step('press', 'patch', title, 'Glue in the recess, patch in, release sheet, platen, clamps. Wipe squeeze-out at once.', 8, deeds), // prettier-ignore
   glued: true,
 });
-const trim = step('trim', 'level', 'Trim and level the patch', 'Overhang off with a knife along the grain; across it with a backing block. Then plane, file, scraper.', 20, ['cut', 'scrape']); // prettier-ignore
-const fit = step('fit', 'patch', 'Fit dry', 'Grain with grain, no light in the joint. Dry run with platen and clamps.', 20, ['cut']); // prettier-ignore
+const trim = step('trim', 'level', 'Trim and level the patch', 'Overhang off with a knife along the grain; across it with a backing block. Then plane, file, scraper.', 20, ['cut', 'scrape'], { pace: 'level' }); // prettier-ignore
+const fit = step('fit', 'patch', 'Fit dry', 'Grain with grain, no light in the joint. Dry run with platen and clamps.', 20, ['cut'], { pace: 'cut' }); // prettier-ignore
 const fitStrip = (attended: number): Step =>
   step('fit', 'patch', 'Fit dry', 'Ends on a slant, strip flush with both sides.', attended, ['cut']);
 
@@ -23,7 +23,7 @@ export const PATCH = {
     how: 'Let in a piece of matching veneer whose long sides run with the grain.',
     kinds: PATCHED, family: 'patch', worksOn: 'any', needs: ['veneer', 'woodGlue'], marks: { strength: 5, invisibility: 4, reversibility: 3, speed: 2, ease: 2 },
     steps: [
-      step('cut', 'patch', 'Cut patch and recess', 'Print the outline at 1:1, check its bar, knife patch and recess together along a rule. Bevel a hair so that the joint closes.', 35, ['cut', 'buyWood']),
+      step('cut', 'patch', 'Cut patch and recess', 'Print the outline at 1:1, check its bar, knife patch and recess together along a rule. Bevel a hair so that the joint closes.', 35, ['cut', 'buyWood'], { pace: 'cut' }),
       fit, press(), trim,
     ],
   },
@@ -33,7 +33,7 @@ export const PATCH = {
     kinds: PATCHED, family: 'patch', worksOn: 'any', needs: ['woodGlue', 'heatGun'], marks: { strength: 5, invisibility: 5, reversibility: 3, speed: 1, ease: 1 },
     steps: [
       step('harvest', 'patch', 'Lift the donor veneer', 'Warm it, slide a thin knife along the grain, press it flat between boards.', 40, ['heat', 'cut'], { wait: hours(4, memory('lifted veneer lies flat between boards in about half a day')) }),
-      step('cut', 'patch', 'Cut patch and recess', 'Print the outline at 1:1, check its bar, knife patch and recess together along a rule.', 35, ['cut']),
+      step('cut', 'patch', 'Cut patch and recess', 'Print the outline at 1:1, check its bar, knife patch and recess together along a rule.', 35, ['cut'], { pace: 'cut' }),
       fit,
       step('close', 'patch', 'Close the donor place', 'Lay new veneer where the old was taken.', 30, ['cut', 'buyWood'], { after: ['fit'] }),
       press(), trim,

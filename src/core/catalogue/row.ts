@@ -28,6 +28,9 @@ export type Deed =
   | 'takeApart'
   | 'buyWood';
 
+/** What a step's minutes grow with, over a place larger than the book's: spreading, levelling, cutting and fitting, brushing. */
+export type RepairPace = 'fill' | 'level' | 'cut' | 'brush';
+
 export type Step = {
   key: string;
   phase: PhaseId;
@@ -39,8 +42,12 @@ export type Step = {
   wait?: Sourced;
   /** The glue's own wait comes after it: clamped until it holds, then left until it can be worked on. */
   glued?: boolean;
-  /** Done again for each layer of a fill, or for each but the last, which has a step of its own. */
-  layer?: 'each' | 'below';
+  /** Done again for each layer of a fill, for each but the last, or for the last alone. */
+  layer?: 'each' | 'below' | 'last';
+  /** How the last layer is called where it is the only one. */
+  alone?: { title: string; detail: string };
+  /** What grows with the size of the place; a step without it takes as long for a large one. */
+  pace?: RepairPace;
   deeds: readonly Deed[];
   /** Of the figures in its words. */
   source: Source;

@@ -31,8 +31,8 @@ export const SURFACE = {
     how: 'Warm solution on bare wood, let it work, neutralise and rinse well, let it dry.',
     kinds: ['blackMark'], family: 'surface', worksOn: 'bare', needs: ['oxalicAcid'], marks: { strength: 4, invisibility: 5, reversibility: 2, speed: 3, ease: 3 },
     steps: [
-      step('acid', 'bleach', 'Oxalic acid over the panel', '30 to 60 g in a litre of warm water, in plastic or glass, brushed on without iron, evenly, until the black is gone.', 20, ['oxalic'], { wait: minutes(60, practice('it works while it is wet, up to an hour; again if need be')) }),
-      step('rinse', 'bleach', 'Neutralise and rinse', 'Water with a spoon of baking soda, then clear water more than once. Never sand the dry crystals.', 20, ['oxalic'], { wait: hours(24, practice('rinsed wood dries for a day before anything else')) }),
+      step('acid', 'bleach', 'Oxalic acid over the panel', '30 to 60 g in a litre of warm water, in plastic or glass, brushed on without iron, evenly, until the black is gone.', 20, ['oxalic'], { pace: 'brush', wait: minutes(60, practice('it works while it is wet, up to an hour; again if need be')) }),
+      step('rinse', 'bleach', 'Neutralise and rinse', 'Water with a spoon of baking soda, then clear water more than once. Never sand the dry crystals.', 20, ['oxalic'], { pace: 'brush', wait: hours(24, practice('rinsed wood dries for a day before anything else')) }),
     ],
   },
   woodBleach: {
@@ -40,8 +40,8 @@ export const SURFACE = {
     how: 'Equal parts, usually two treatments; it takes the wood’s own colour.',
     kinds: ['shadow', 'colourMismatch', 'blackMark'], family: 'surface', worksOn: 'bare', needs: ['woodBleach'], marks: { strength: 4, invisibility: 3, reversibility: 0, speed: 2, ease: 2 },
     steps: [
-      step('one', 'bleach', 'First bleach', 'Equal parts, never mixed in a closed pot; let it dry.', 20, ['bleach'], { wait: hours(12, memory('left to work and dry overnight; its label goes first')) }),
-      step('two', 'bleach', 'Second bleach, neutralise', 'Usually twice; neutralise as the label says.', 25, ['bleach'], { wait: hours(24, practice('neutralised wood dries for a day before anything else')) }),
+      step('one', 'bleach', 'First bleach', 'Equal parts, never mixed in a closed pot; let it dry.', 20, ['bleach'], { pace: 'brush', wait: hours(12, memory('left to work and dry overnight; its label goes first')) }),
+      step('two', 'bleach', 'Second bleach, neutralise', 'Usually twice; neutralise as the label says.', 25, ['bleach'], { pace: 'brush', wait: hours(24, practice('neutralised wood dries for a day before anything else')) }),
     ],
   },
   bleachNew: {
@@ -57,7 +57,7 @@ export const SURFACE = {
     how: 'Seal, bring the pale part to the ground colour, then the figure lines, then a toner over the whole.',
     kinds: ['shadow', 'colourMismatch', 'wornThrough', 'oldRepair', 'scratch', 'blackMark', 'paintSpecks'],
     family: 'surface', worksOn: 'any', needs: ['toner', 'shellac'], marks: { strength: 3, invisibility: 4, reversibility: 3, speed: 3, ease: 2 },
-    steps: [step('tone', 'blend', 'Tone it in', 'Seal, ground colour, figure lines, toner; judge from standing height.', 35, ['solvent', 'spray'], { wait: minutes(60, practice('a stain waits about an hour, a toner about half of that')) })],
+    steps: [step('tone', 'blend', 'Tone it in', 'Seal, ground colour, figure lines, toner; judge from standing height.', 35, ['solvent', 'spray'], { pace: 'brush', wait: minutes(60, practice('a stain waits about an hour, a toner about half of that')) })],
   },
   liftHaze: {
     label: 'Lift the haze',
@@ -70,7 +70,7 @@ export const SURFACE = {
     how: 'Take the finish off by stripper or scraper within the veneer’s budget, and build a new one.',
     kinds: ['failingFinish', 'whiteRing', 'scratch', 'blackMark', 'paintSpecks'], family: 'surface', worksOn: 'any', needs: ['finish'], marks: { strength: 5, invisibility: 5, reversibility: 0, speed: 1, ease: 2 },
     steps: [
-      step('strip', 'strip', 'Strip this surface', 'Chemically or with a scraper; rinse as the label says and let it dry.', 45, ['strip', 'scrape'], { wait: hours(8, memory('stripped and rinsed wood dries overnight; its label goes first')) }),
+      step('strip', 'strip', 'Strip this surface', 'Chemically or with a scraper; rinse as the label says and let it dry.', 45, ['strip', 'scrape'], { pace: 'brush', wait: hours(8, memory('stripped and rinsed wood dries overnight; its label goes first')) }),
       step('coats', 'topCoat', 'Build the finish anew', 'Thin coats, scuffed between.', 45, ['solvent', 'spray'], { wait: hours(24, memory('a new film is left a day before it is handled')) }),
     ],
   },
@@ -102,6 +102,6 @@ export const SURFACE = {
     label: 'Seal and paint over',
     how: 'A stain-blocking primer keeps the mark from bleeding through; then paint.',
     kinds: [...SURFACES, 'unsuitableVeneer'], family: 'surface', worksOn: 'any', needs: ['blocker'], marks: { strength: 4, invisibility: 1, reversibility: 1, speed: 5, ease: 5 },
-    steps: [step('seal', 'seal', 'Block the mark', 'Scuff, then stain-blocking primer over it, a hand beyond its rim.', 10, ['sand', 'solvent'], { wait: hours(2, memory('a blocking primer takes paint after about two hours; its label goes first')) })],
+    steps: [step('seal', 'seal', 'Block the mark', 'Scuff, then stain-blocking primer over it, a hand beyond its rim.', 10, ['sand', 'solvent'], { pace: 'brush', wait: hours(2, memory('a blocking primer takes paint after about two hours; its label goes first')) })],
   },
 } satisfies Record<string, Row>;

@@ -1,5 +1,6 @@
 import { memory, practice, sourced, type Sourced } from '../sources';
 import type { MaterialId } from './materials';
+import type { Deed } from './row';
 
 /** How much of a material a repair takes follows from one of these. */
 export type Use =
@@ -7,8 +8,8 @@ export type Use =
   | { by: 'glue' }
   /** Fills the hollow; so many times its volume is made up, for shrinking, standing proud and what stays on the knife. */
   | { by: 'volume'; times: Sourced }
-  /** Spread over the place and a rim around it; ml for every m² and coat, and so many coats. */
-  | { by: 'surface'; mlPerM2: Sourced; coats: Sourced }
+  /** Spread over the place and a rim around it; ml for every m² and coat, and so many coats, or one at each step of that deed. Some come in equal parts. */
+  | { by: 'surface'; mlPerM2: Sourced; coats: Sourced; eachTime?: Deed; parts?: Sourced }
   /** A piece of veneer as large as the patch, or the face. */
   | { by: 'sheet' }
   /** A block of wood that the piece is cut from. */
@@ -25,7 +26,7 @@ const filling = (times: number, why: string): Use => ({
   by: 'volume',
   times: sourced(times, memory(`${why}; ${PROUD}`)),
 });
-const spread = (mlPerM2: number, coats: number, what: string): Use => ({
+const spread = (mlPerM2: number, coats: number, what: string): Extract<Use, { by: 'surface' }> => ({
   by: 'surface',
   mlPerM2: sourced(mlPerM2, label(what)),
   coats: sourced(coats, practice('passes as the trade has them')),
@@ -55,7 +56,11 @@ export const USES: Record<MaterialId, Use> = {
   colourPutty: filling(1.2, 'putty is pressed in with a finger'),
   uvResin: filling(1.2, 'resin is filled in layers'),
   oxalicAcid: spread(100, 2, 'a solution is brushed on at about 100 ml/m²'),
-  woodBleach: spread(120, 1, 'a bleach is laid on wet at about 120 ml/m²'),
+  woodBleach: {
+    ...spread(120, 1, 'a bleach is laid on wet at about 120 ml/m²'),
+    eachTime: 'bleach',
+    parts: sourced(2, practice('two parts, as much of each; its label goes first')),
+  },
   spirits: spread(150, 1, 'a wipe takes about 150 ml/m²'),
   rubbing: TOOL,
   shellac: spread(80, 2, 'a thin coat of shellac takes about 80 ml/m²'),

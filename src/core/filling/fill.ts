@@ -13,6 +13,8 @@ export type Hollow =
   | { shape: 'bowl'; areaMm2: number; middleMm: number; halfwayMm: number }
   /** What the whole corner or edge would be, and the share of it that is still there. */
   | { shape: 'corner'; sidesMm: readonly [number, number, number]; leftShare: number }
+  /** As deep all over, out to an upright rim: where veneer is gone. */
+  | { shape: 'flat'; areaMm2: number; depthMm: number }
   /** A gap under veneer. */
   | { shape: 'void'; areaMm2: number; heightMm: number };
 
@@ -22,6 +24,8 @@ export type Filler = {
   /** Thicker layers crack, or grow hot. mm. */
   mostLayerMm: number;
   layerWaitMin: number;
+  /** After the last layer, until it can be levelled; as long as between layers where nothing else is said. */
+  lastWaitMin?: number;
   densityGPerMl: number;
   /** What stays on the knife and the board, of what is made up. */
   waste: number;
@@ -54,6 +58,8 @@ export type FillPlan = {
   stickLengthMm?: number;
 };
 
+/** A flat loss is drawn level with a straightedge and skimmed once more, not heaped up. mm. */
+export const SKIM_MM = sourced(0.1, memory('a skim coat drawn off with a wide knife'));
 /** Filled so far over the surface, to be levelled. mm. */
 export const PROUD_MM = sourced(0.5, practice('a fill is left proud and levelled'));
 export const LAYERS_SOURCE: Source = memory(
@@ -77,6 +83,7 @@ const hollow = Joi.alternatives(
   }),
   Joi.object({ shape: Joi.string().valid('gouge').required(), areaMm2: mm(1, 1e7), depthsMm: Joi.array().items(mm(0, 200)).min(1).max(200).required() }),
   Joi.object({ shape: Joi.string().valid('bowl').required(), areaMm2: mm(1, 1e7), middleMm: mm(0, 200), halfwayMm: mm(0, 200) }),
+  Joi.object({ shape: Joi.string().valid('flat').required(), areaMm2: mm(1, 1e7), depthMm: mm(0.05, 200) }),
   Joi.object({ shape: Joi.string().valid('corner').required(), sidesMm: Joi.array().items(mm(0.5, 500)).length(3).required(), leftShare: mm(0, 0.99) }),
   Joi.object({ shape: Joi.string().valid('void').required(), areaMm2: mm(1, 1e7), heightMm: mm(0.05, 50) }),
 ); // prettier-ignore
@@ -88,6 +95,7 @@ export const fillSchema = Joi.object({
     shrinks: mm(0, 0.6),
     mostLayerMm: mm(0.2, 200),
     layerWaitMin: mm(0, 20_000),
+    lastWaitMin: Joi.number().min(0).max(20_000),
     densityGPerMl: mm(0.1, 4),
     waste: mm(0, 1),
     mix: Joi.object({
@@ -123,6 +131,8 @@ export function hollowVolume(hollow: Hollow): { mm3: number; depthMm: number } {
       // Straight between the readings, ring by ring: 2 ∫ d(r) r dr from the middle to the rim.
       return { mm3: areaMm2 * (middleMm / 12 + halfwayMm / 2), depthMm: Math.max(middleMm, halfwayMm) };
     }
+    case 'flat':
+      return { mm3: hollow.areaMm2 * hollow.depthMm, depthMm: hollow.depthMm };
     case 'corner': {
       const [a, b, c] = hollow.sidesMm;
       return { mm3: a * b * c * (1 - hollow.leftShare), depthMm: Math.min(a, b, c) };
@@ -183,13 +193,7 @@ function heldBetween(hollow: Hollow, mm3: number, depthMm: number, fromMm: numbe
  *
  * @throws RangeError for a depth over the board, and a hollow that is none
  */
-export function fillPlan({
-  hollow,
-  filler,
-  boardMm,
-  proudMm = PROUD_MM.value,
-  stickMm,
-}: FillInput): FillPlan {
+export function fillPlan({ hollow, filler, boardMm, proudMm, stickMm }: FillInput): FillPlan {
   const { mm3, depthMm } = hollowVolume(hollow);
   if (depthMm > boardMm && hollow.shape !== 'corner')
     throw new RangeError(
@@ -200,7 +204,8 @@ export function fillPlan({
   assertRange('The shrinkage', filler.shrinks, '', 0, 0.6);
   const keeps = 1 - filler.shrinks;
   // In a corner every face is built up at once; a void under veneer is filled in one go and stands proud of nothing.
-  const proud = hollow.shape === 'void' ? 0 : proudMm;
+  const proud =
+    hollow.shape === 'void' ? 0 : (proudMm ?? (hollow.shape === 'flat' ? SKIM_MM : PROUD_MM).value);
   const layers: Omit<FillLayer, 'ml'>[] = [];
   let floor = 0;
   while (layers.length < MOST_LAYERS) {
@@ -212,7 +217,7 @@ export function fillPlan({
       fromMm: floor,
       toMm: floor + fill,
       sinksToMm: floor + fill * keeps,
-      waitMin: filler.layerWaitMin,
+      waitMin: last ? (filler.lastWaitMin ?? filler.layerWaitMin) : filler.layerWaitMin,
     });
     floor += fill * keeps;
     if (last) break;

@@ -8,7 +8,9 @@ export function amountWords(amount: Amount, length: (mm: number) => string): str
     case 'weight':
       return `${formatSmall(amount.grams)} g`;
     case 'volume':
-      return `${formatSmall(amount.ml)} ml`;
+      return amount.parts
+        ? `${formatSmall(amount.ml)} ml: ${formatSmall(amount.ml / amount.parts)} ml of each part`
+        : `${formatSmall(amount.ml)} ml`;
     case 'wood': {
       const sides = [
         amount.alongMm,

@@ -1,17 +1,19 @@
-import { glueQuantity, type Adhesive } from '../adhesive';
+import { glueQuantity, type Adhesive, type AdhesiveId } from '../adhesive';
 import { methodById, USES, type MaterialId, type MethodId } from '../catalogue';
-import { boundingBox, rotate } from '../geometry';
+import { areaOf, boundingBox, rotate } from '../geometry';
 import { memory, sourced, type Sourced } from '../sources';
-import type { PressPlan } from './press';
+import { waysOf } from './decide';
+import { patchFor, type PressPlan } from './press';
 import { gluedAreaMm2, hollowDepthMm } from './glued';
 import type { Repair } from './repairs';
 import { feetOf, jointGlueOf } from './fitSums';
-import { dutchmanOf, fillOf, FILLERS_SOURCE, partOf, partsWanted, sliverOf, stripsOf, sumsOf } from './sums';
+import { fillOf, FILLERS_SOURCE } from './fills';
+import { dutchmanOf, partOf, partsWanted, sliverOf, stripsOf, sumsOf } from './sums';
 
 /** How much of one material a repair takes. Sizes of wood are along and across the grain. */
 export type Amount = { material: MaterialId } & (
   | { of: 'weight'; grams: number; source: Sourced['source'] }
-  | { of: 'volume'; ml: number; source: Sourced['source'] }
+  | { of: 'volume'; ml: number; source: Sourced['source']; parts?: number }
   | { of: 'wood'; alongMm: number; acrossMm: number; thickMm?: number; count?: number }
   | { of: 'tool' }
 );
@@ -47,11 +49,14 @@ export function amountsOf(
     switch (use.by) {
       case 'glue': {
         if (!adhesive) return { material, of: 'tool' };
+        const poured = fillOf(repair, method)?.plan;
+        if (poured?.ok) return { material, of: 'weight', grams: poured.value.grams, source: FILLERS_SOURCE };
         const grams = press?.grams ?? glueQuantity(adhesive, Math.max(1, gluedAreaMm2(survey.value, damage.body, face?.body))).grams; // prettier-ignore
-        return { material, of: 'weight', grams, source: adhesive.spreadGPerM2.source };
+        return { material: gluedWith(material, adhesive), of: 'weight', grams, source: adhesive.spreadGPerM2.source }; // prettier-ignore
       }
       case 'volume': {
-        const fill = fillOf(repair, method)?.plan;
+        const { plan, cap } = fillOf(repair, method) ?? {};
+        const fill = cap ?? plan;
         if (fill?.ok) return { material, of: 'volume', ml: fill.value.madeUpMl, source: FILLERS_SOURCE };
         return {
           material,
@@ -62,8 +67,12 @@ export function amountsOf(
       }
       case 'surface': {
         const place = (alongMm + 2 * RIM_MM.value) * (acrossMm + 2 * RIM_MM.value);
-        const ml = (place / 1e6) * use.mlPerM2.value * use.coats.value;
-        return { material, of: 'volume', ml: Math.max(LEAST_ML.value, ml), source: use.mlPerM2.source };
+        const overAll = material === 'oxalicAcid' && waysOf(repair.treated).acid === 'panel';
+        const spreadMm2 = overAll ? areaOf(survey.value.board.plane.outline) : place;
+        const { eachTime } = use;
+        const times = eachTime ? methodById(method).steps.filter((s) => s.deeds.includes(eachTime)).length : 1; // prettier-ignore
+        const ml = (spreadMm2 / 1e6) * use.mlPerM2.value * use.coats.value * times;
+        return { material, of: 'volume', ml: Math.max(LEAST_ML.value, ml), source: use.mlPerM2.source, ...(use.parts ? { parts: use.parts.value } : {}) }; // prettier-ignore
       }
       case 'sheet': {
         const piece = blockOf(repair, method);
@@ -75,6 +84,10 @@ export function amountsOf(
             acrossMm: piece.acrossMm,
             ...(piece.count ? { count: piece.count } : {}),
           };
+        if (PATCHES.includes(method)) {
+          const patch = patchFor(damage.body, survey.value, repair.treated);
+          return { material, of: 'wood', alongMm: patch.alongMm, acrossMm: patch.acrossMm };
+        }
         const box = boundingBox((press?.outline ?? outline).map((p) => rotate(p, -grainDeg)));
         return {
           material,
@@ -122,9 +135,7 @@ export function fittedOf(repair: Repair, method: MethodId): Fitted | undefined {
       },
     };
   }
-  return sumsOf(method).includes('apart') && !repair.survey.ok
-    ? { gluedMm2: jointGlueOf(repair).gluedMm2 }
-    : undefined;
+  return sumsOf(method).includes('apart') ? { gluedMm2: jointGlueOf(repair).gluedMm2 } : undefined;
 }
 
 function fittedAmount(
@@ -134,9 +145,23 @@ function fittedAmount(
 ): Amount {
   const { by } = USES[material];
   if (by === 'glue' && adhesive)
-    return { material, of: 'weight', grams: glueQuantity(adhesive, 2 * gluedMm2).grams, source: adhesive.spreadGPerM2.source }; // prettier-ignore
+    return { material: gluedWith(material, adhesive), of: 'weight', grams: glueQuantity(adhesive, 2 * gluedMm2).grams, source: adhesive.spreadGPerM2.source }; // prettier-ignore
   return by === 'block' && block ? { material, of: 'wood', ...block } : { material, of: 'tool' };
 }
+
+/** Glue that is no wood glue stands under its own name. */
+const OWN_NAME: Partial<Record<AdhesiveId, MaterialId>> = {
+  cyanoacrylate: 'thinCa',
+  caMedium: 'thinCa',
+  caGel: 'thinCa',
+  epoxy: 'epoxy',
+  epoxyFast: 'epoxy',
+};
+
+const gluedWith = (material: MaterialId, { id }: Adhesive): MaterialId => OWN_NAME[id] ?? material;
+
+/** Cut to the outline of the patch page, whose overhang is its room to trim. */
+const PATCHES: readonly MethodId[] = ['veneerPatch', 'edgeStrip'];
 
 /** Made from a traced outline. */
 const COPIED: readonly MethodId[] = ['newPart', 'newMotif', 'motifPart'];
@@ -150,7 +175,8 @@ function blockOf(
   if (dutchman?.ok) return dutchman.value.block;
   if (COPIED.includes(method)) {
     const part = partOf(repair);
-    if (part?.ok) return { ...part.value.blank, count: partsWanted(repair) };
+    const { copies, spares } = partsWanted(repair);
+    if (part?.ok) return { ...part.value.blank, count: copies + spares };
   }
   if (method === 'sawnStrip') {
     const { input, plan } = stripsOf(repair);

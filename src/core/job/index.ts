@@ -156,16 +156,15 @@ export {
   jointOf,
   type CloseSum,
   dutchmanOf,
-  fillOf,
   GAP_FIELDS,
   stripsOf,
-  FILLERS_SOURCE,
   partOf,
+  partsWanted,
   sliverOf,
   sumsOf,
-  type FillSum,
   type Sum,
 } from './sums';
+export { fillOf, FILLERS_SOURCE, type FillSum } from './fills';
 export { arrowAt, grainReadOn, newLeaf, startPlan } from './grainPlans';
 export { repairView, type RepairView } from './look';
 export { colouringOf, colourStart } from './colouring';

@@ -62,8 +62,8 @@ const JOBS: Record<string, Job> = {
     face: { build: 'particleBoard', finishNow: 'paint' },
     damage: { kind: 'missingVeneer', outline: MIDDLE, answers: { coreSound: false, coreFault: 'crumbled', donor: false, edgeBanding: false } },
     chain: ['hardenCore', 'polyesterFiller'],
-    order: ['d/hardenCore.soak', 'd/hardenCore.bed', 'p/key', 'd/fill1', 'd/fill2', 'p/coat1.paint', 'p/reassemble'],
-    said: [['p/key', 'leadPaint'], ['d/fill2', 'leadPaint'], ['d/hardenCore.bed', 'leadPaint'], ['d/fill1', 'polyester']],
+    order: ['d/hardenCore.soak', 'd/hardenCore.bed', 'p/key', 'd/fill2', 'p/coat1.paint', 'p/reassemble'],
+    said: [['p/key', 'leadPaint'], ['d/fill2', 'leadPaint'], ['d/hardenCore.bed', 'leadPaint'], ['d/fill2', 'polyester']],
   },
   'clear: a deep gouge in lacquer that stays': {
     piece: { goal: 'keep' },

@@ -1,14 +1,16 @@
 import { glueTimes, heldTimes, TIMES_AT_C } from '../adhesive';
 import type { GlueWork, LinkWork } from '../bench';
-import { methodById, PRESSED_FAMILIES, type MethodId } from '../catalogue';
+import { methodById, PRESSED_FAMILIES, tonesIn, type MethodId } from '../catalogue';
 import { cautionsOf, type CautionId } from '../safety';
+import { standingOf } from '../shelf';
 import { amountsOf, fittedOf, type Amount } from './amounts';
 import { linksOfChain, waysOf } from './decide';
 import { gluedAreaMm2 } from './glued';
 import { heldWith, heldWords, type Held } from './held';
 import { gluing, ownedClamps, pressPlan, type PressPlan } from './press';
 import type { Repair } from './repairs';
-import { closeOf, CLOSING_CLAMP, fillOf, sumsOf } from './sums';
+import { fillOf } from './fills';
+import { closeOf, CLOSING_CLAMP, sumsOf } from './sums';
 import { stagesOf } from './stages';
 import type { Surveyed } from './survey';
 import { surfaceRisk } from './risk';
@@ -32,34 +34,48 @@ export type LinkPlan = LinkWork & {
   press?: { targetKPa: number; grams: number; clamps: number; owned: number; clampWords: string };
 };
 
-/** Clamps across a split, a joint or a let-in piece: of the kind that the shop has most of. */
-function acrossClamps(survey: Surveyed | undefined, shop: KnownShop): Record<string, number> | undefined {
-  const [most] = ownedClamps(shop).sort((a, b) => b.count - a.count);
-  if (!most) return undefined;
+type Across = { clamps?: Record<string, number>; words?: string };
+
+/** Clamps across a split, a joint or a let-in piece: of the kind that the shop has most of, among those that open wide enough. @param openMm nothing where any opens wide enough */
+function acrossClamps(survey: Surveyed | undefined, shop: KnownShop, openMm = 0): Across {
+  const owned = ownedClamps(shop);
+  const [most] = owned.filter((c) => c.kind.openingMm.value >= openMm).sort((a, b) => b.count - a.count);
   // 300 mm that were measured as a hair more are three, not four.
-  const wanted = Math.ceil((survey?.lengthMm ?? CLAMP_SPACING_MM) / CLAMP_SPACING_MM - 1e-9);
-  return { [most.kind.id]: Math.min(most.count, Math.max(1, wanted)) };
+  const wanted = Math.max(1, Math.ceil((survey?.lengthMm ?? CLAMP_SPACING_MM) / CLAMP_SPACING_MM - 1e-9));
+  if (most) return { clamps: { [most.kind.id]: Math.min(most.count, wanted) } };
+  return owned.length > 0
+    ? { words: `None of your clamps opens ${Math.ceil(openMm)} mm: tape across it, a strap with a stick, or wedges against a stop hold it.` } // prettier-ignore
+    : {};
 }
 
-/** Bar clamps that draw a gaping joint together, as its sum has worked them out; nothing where hands draw it together, it stays open, or none is owned. */
+/** Clamps that draw a gaping joint together and hold it, as its sum has worked them out; nothing for a method without that sum. */
 function closingClamps(
   repair: Repair,
   method: MethodId,
+  sized: Surveyed | undefined,
   shop: KnownShop,
-): Record<string, number> | undefined {
+): Across | undefined {
   if (!sumsOf(method).includes('close')) return undefined;
-  const { owned, plan } = closeOf(repair, shop);
-  return owned > 0 && plan.ok && plan.value.closes && !plan.value.byHand
-    ? { [CLOSING_CLAMP]: plan.value.clamps }
-    : undefined;
+  const { owned, plan, across, boardsMm } = closeOf(repair, shop);
+  const openMm = across.length > 0 ? Math.max(...across.map((c) => c.openingMm)) : boardsMm;
+  if (!plan.ok || !plan.value.closes || plan.value.byHand) return acrossClamps(sized, shop, openMm);
+  if (owned > 0) return { clamps: { [CLOSING_CLAMP]: plan.value.clamps } };
+  const { clamps: count, eachN } = plan.value;
+  return { words: `It takes ${count} bar ${count === 1 ? 'clamp' : 'clamps'} of ${Math.ceil(eachN)} N that ${count === 1 ? 'opens' : 'open'} ${Math.ceil(openMm)} mm; you have none. Get or borrow ${count === 1 ? 'one' : 'them'} before the glue is out.` }; // prettier-ignore
 }
 
 /** The layers of a fill as its sum has worked them out. */
 function layersOf(repair: Repair, method: MethodId): LinkWork['layers'] {
-  const plan = fillOf(repair, method)?.plan;
+  const { plan, cap } = fillOf(repair, method) ?? {};
   if (!plan?.ok) return undefined;
-  const { layers, depthMm } = plan.value;
-  return layers.map(({ toMm, waitMin }) => ({ waitMin, underMm: depthMm - toMm }));
+  const underCap = cap?.ok ? cap.value.depthMm : 0;
+  const { layers, depthMm, madeUpMl } = plan.value;
+  const filledMl = layers.reduce((sum, l) => sum + l.ml, 0);
+  return layers.map(({ ml, sinksToMm, waitMin }) => ({
+    ml: (ml * madeUpMl) / filledMl,
+    waitMin,
+    underMm: depthMm + underCap - sinksToMm,
+  }));
 }
 
 /** The clamps of a layout by kind, of one of its stages; of none more than are owned, which the press page says in red. */
@@ -125,12 +141,15 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
   };
   const areaMm2 =
     press?.areaMm2 ??
-    (sized && glued && !pressed ? gluedAreaMm2(sized, damage.body, face?.body) / 2 : undefined) ??
     fittedOf(repair, method)?.gluedMm2 ??
+    (sized && glued && !pressed ? gluedAreaMm2(sized, damage.body, face?.body) / 2 : undefined) ??
     sized?.measures.areaMm2 ??
     damage.body.roughAreaMm2 ??
     UNKNOWN_AREA_MM2;
   const layers = layersOf(repair, method);
+  // What was found to need no colour is not toned all the same.
+  if (tonesIn(method) && standingOf(damage.body.tried ?? []).at === 'done')
+    return { ...shown, amounts: [], method, areaMm2, unneeded: true };
   if (!glued) return { ...shown, method, areaMm2, ...(layers ? { layers } : {}) };
   const heldNow = chosen.held ? heldWith(chosen.held, repair, method, chosen, shop, press) : undefined;
   const held = heldNow?.ok ? heldNow.value : undefined;
@@ -146,20 +165,21 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
       ...(held.handMin === undefined ? {} : { stages: [held.handMin] }),
     };
   const stages = press ? stagesOf(press) : undefined;
-  const clamps =
+  const { clamps, words }: Across =
     method === 'tack'
-      ? undefined
+      ? {}
       : !pressed
-        ? (closingClamps(repair, method, shop) ?? acrossClamps(sized, shop))
+        ? (closingClamps(repair, method, sized, shop) ?? acrossClamps(sized, shop))
         : press && press.owned > 0
-          ? clampsOf(press, stages?.stages.length ?? 1, shop)
-          : undefined;
+          ? { clamps: clampsOf(press, stages?.stages.length ?? 1, shop) }
+          : {};
   return {
     ...shown,
     method,
     areaMm2,
     glue,
     ...(clamps ? { clamps } : {}),
+    ...(words ? { heldWords: words } : {}),
     ...(press
       ? {
           stages: stages?.stages.map((s) => s.layingMin) ?? [press.layingMin],

@@ -74,10 +74,16 @@ describe('amounts, worked by hand', () => {
     expect(USES.bareFiller.by).toBe('volume');
   });
 
-  test('what is brushed on covers the place and a finger’s breadth round it', () => {
-    const acid = linkFor('oxalicAcid')?.amounts.find((a) => a.material === 'oxalicAcid');
-    // 90 × 70 mm at 100 ml/m², two times.
-    expect(acid).toMatchObject({ of: 'volume', ml: expect.closeTo(0.09 * 0.07 * 100 * 2, 6) });
+  test('what is brushed on covers the place and a finger’s breadth round it, or the whole panel where that is the way', () => {
+    const acidBy = (acid: 'spot' | 'panel') => {
+      const way = named<Piece>('p', { ...piece.body, ways: { acid } });
+      const damage = damaged('oxalicAcid');
+      const repair = repairOf(way, [named('f', top)], [damage], damage, DEFAULT_SHOP);
+      return linkPlansOf(repair, DEFAULT_SHOP).flatMap((l) => l.amounts).find((a) => a.material === 'oxalicAcid'); // prettier-ignore
+    };
+    // 90 × 70 mm, or 600 × 400 mm, at 100 ml/m², two times.
+    expect(acidBy('spot')).toMatchObject({ of: 'volume', ml: expect.closeTo(0.09 * 0.07 * 100 * 2, 6) });
+    expect(acidBy('panel')).toMatchObject({ of: 'volume', ml: expect.closeTo(0.6 * 0.4 * 100 * 2, 6) });
   });
 
   test('a split is glued on both sides through its board, not over the circle of its mark', () => {
@@ -116,17 +122,14 @@ describe('what a sum works out reaches the bench', () => {
     expect(layers.map((t) => t.title.split(':')[0])).toEqual(['First fill, layer 1', 'First fill, layer 2', 'First fill, layer 3']); // prettier-ignore
     expect(layers[1]?.detail).toContain('Layer 2 of 4');
     expect(layers.every((t) => t.unattendedMin === 150)).toBe(true);
-    expect(deep.filter((t) => t.title.startsWith('Second fill'))).toHaveLength(1);
+    expect(deep.filter((t) => t.title.startsWith('Last fill'))).toHaveLength(1);
     const putty = stepsOf('epoxyPutty', { answers: { depthMm: 15 } }).filter((t) =>
       t.title.startsWith('Knead'),
     );
-    expect(putty.at(-1)?.detail).toMatch(/Layer 2 of 2, to \d+\.\d mm over the surface/);
+    expect(putty.at(-1)?.detail).toMatch(/Layer 2 of 2, 8\.1 ml, to 0\.5 mm over the surface/);
     const shallow = stepsOf('bareFiller', { answers: { depthMm: 1 } });
-    expect(shallow.map((t) => t.title.split(':')[0])).toEqual([
-      'First fill',
-      'Second fill',
-      'Level the fill',
-    ]);
+    expect(shallow.map((t) => t.title.split(':')[0])).toEqual(['Fill', 'Level the fill']);
+    expect(shallow[0]?.unattendedMin).toBe(180);
   });
 
   test('the bar clamps that close a joint are the ones its page counts', () => {
@@ -138,9 +141,16 @@ describe('what a sum works out reaches the bench', () => {
     expect(link?.clamps).toEqual({ pipe: plan.ok ? plan.value.clamps : 0 });
     // What hands draw together is still clamped every hand's breadth: three on 300 mm.
     const met = { 'close.quarter': 0, 'close.middle': 0, 'close.far': 0 };
-    expect(linkFor('glueSplit', { ...split, figures: met }, bars)?.clamps).toEqual({ fStyle: 3 });
-    // Without bars the clamps across are those that the shop has most of.
-    expect(Object.keys(linkFor('glueSplit', { ...split, figures: gaps })?.clamps ?? {})).toEqual(['fStyle']);
+    expect(linkFor('glueSplit', { ...split, figures: met }, bars)?.clamps).toEqual({ pipe: 3 });
+    // An F-style clamp opens 300 mm; these boards are 400 mm across. What is not there is said, with what it takes.
+    const without = linkFor('glueSplit', { ...split, figures: gaps });
+    expect(without?.clamps).toBeUndefined();
+    expect(without?.heldWords).toMatch(
+      /^It takes \d bar clamps? of \d+ N that opens? 400 mm; you have none\./,
+    );
+    expect(linkFor('glueSplit', { ...split, figures: met })?.heldWords).toMatch(
+      /^None of your clamps opens 400 mm/,
+    );
   });
 
   test('a clamp that stands on a round top’s rim is given its block', () => {

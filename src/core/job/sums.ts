@@ -1,6 +1,5 @@
 import type { MethodId } from '../catalogue';
 import { attempt, type Result } from '../check';
-import { CRACK_KINDS } from '../damage';
 import {
   clampsAcross,
   closePlan,
@@ -9,14 +8,13 @@ import {
   type ClosePlan,
   type JointLine,
 } from '../closing';
-import { fillPlan, type Filler, type FillPlan, type Hollow } from '../filling';
 import { dutchmanPlan, DUTCHMAN_MARGIN_MM, partPlan, sliverPlan, stripsPlan, type DutchmanPlan, type PartPlan, type SliverPlan, type StripsInput, type StripsPlan } from '../letin'; // prettier-ignore
 import { centroidOf, rotate } from '../geometry';
-import { memory, type Source } from '../sources';
+import { withSpares } from '../glueup';
 import { woodStiffnessMPa } from '../wood';
 import { clampOf } from './press';
 import type { Repair } from './repairs';
-import { sumStarts, UNKNOWN } from './sumStarts';
+import { sumStarts } from './sumStarts';
 import { markMm } from './survey';
 import type { KnownShop } from './types';
 
@@ -51,6 +49,8 @@ const SUMS: Partial<Record<MethodId, readonly Sum[]>> = {
   softWax: ['fill'],
   colourPutty: ['fill'],
   uvResin: ['fill'],
+  epoxyFill: ['fill', 'level'],
+  epoxyCap: ['fill', 'level'],
   glueSplit: ['close'],
   planeJoint: ['close'],
   dowelJoint: ['close'],
@@ -62,87 +62,12 @@ const SUMS: Partial<Record<MethodId, readonly Sum[]>> = {
 
 export const sumsOf = (method: MethodId): readonly Sum[] => SUMS[method] ?? [];
 
-export const FILLERS_SOURCE: Source = memory(
-  'shrinkage, thickest layer and waits of each kind of filler; the label goes first',
-);
-
-const filler = (
-  shrinks: number,
-  mostLayerMm: number,
-  layerWaitMin: number,
-  densityGPerMl: number,
-  waste: number,
-  mix?: Filler['mix'],
-): Filler => ({ shrinks, mostLayerMm, layerWaitMin, densityGPerMl, waste, ...(mix ? { mix } : {}) });
-
-/** Shrinks, thickest layer mm, wait between min, g/ml, waste. */
-// prettier-ignore
-const FILLERS: Partial<Record<MethodId, Filler>> = {
-  bareFiller: filler(0.1, 3, 150, 1.6, 0.2),
-  polyesterFiller: filler(0.02, 6, 45, 1.8, 0.2, { a: 100, b: 2, by: 'weight', densityA: 1.8, densityB: 1.1, potMin: 5 }),
-  epoxyPutty: filler(0.01, 12, 60, 1.6, 0.1, { a: 1, b: 1, by: 'volume', densityA: 1.6, densityB: 1.6, potMin: 30 }),
-  burnIn: filler(0.02, 3, 2, 1.1, 0.15),
-  hardWax: filler(0.03, 3, 2, 0.95, 0.1),
-  softWax: filler(0, 3, 1, 0.9, 0.1),
-  colourPutty: filler(0.05, 3, 60, 1.5, 0.1),
-  uvResin: filler(0.05, 1.5, 2, 1.1, 0.05),
-};
-
-/** Sticks are mostly about a centimetre thick; from memory. mm. */
-const STICK_MM: Partial<Record<MethodId, number>> = { burnIn: 12, hardWax: 10, softWax: 10 };
-
 /** What was entered on a sum, or where its field begins. */
 export function entered({ damage }: Repair) {
   const figures = damage.body.figures ?? {};
   return (key: string, start: number): number => {
     const value = figures[key];
     return typeof value === 'number' ? value : start;
-  };
-}
-
-/** The filling of a hollow with its sizes as they were entered, and what its fields show. */
-export type FillSum = {
-  hollow: Hollow;
-  mostLayerMm: number;
-  potMin?: number;
-  stickMm?: number;
-  plan: Result<FillPlan>;
-};
-
-/** How a method fills a repair's hollow; nothing for a method that fills nothing. Its page and its amounts go by this. */
-export function fillOf(repair: Repair, method: MethodId): FillSum | undefined {
-  const filler = FILLERS[method];
-  if (!filler) return undefined;
-  const { damage, survey } = repair;
-  const known = survey.ok ? survey.value : undefined;
-  const starts = sumStarts(repair);
-  const of = entered(repair);
-  const depthMm = of('fill.deep', starts.depthMm);
-  const hollow: Hollow =
-    damage.body.kind === 'hole'
-      ? { shape: 'hole', diameterMm: of('fill.wide', starts.holeMm), depthMm }
-      : CRACK_KINDS.includes(damage.body.kind) && known?.gapMm !== undefined
-        ? {
-            shape: 'crack',
-            lengthMm: starts.jointMm,
-            widthsMm: [of('fill.wide', starts.gapMm), of('fill.end', starts.gapMm)],
-            depthMm,
-            taper: 'wedge',
-          }
-        : {
-            shape: 'bowl',
-            areaMm2: known?.measures.areaMm2 ?? UNKNOWN.areaMm2.value,
-            middleMm: depthMm,
-            halfwayMm: of('fill.half', depthMm / 2),
-          };
-  const mostLayerMm = of('fill.layer', filler.mostLayerMm);
-  const stickMm = STICK_MM[method];
-  return {
-    hollow,
-    mostLayerMm,
-    ...(filler.mix ? { potMin: filler.mix.potMin } : {}),
-    ...(stickMm === undefined ? {} : { stickMm }),
-    plan: attempt(() => fillPlan({ hollow, filler: { ...filler, mostLayerMm }, boardMm: starts.boardMm, ...(stickMm === undefined ? {} : { stickMm }) })), // prettier-ignore
   };
 }
 
@@ -180,10 +105,14 @@ export function sliverOf(repair: Repair, movesMm?: number): Result<SliverPlan> {
   );
 }
 
-/** How many of a new part are made, with what is to spare. */
-export function partsWanted(repair: Repair): number {
+/** How many of a new part are made: as many as are needed, or strips to be bent, and what is to spare. */
+export function partsWanted(repair: Repair): { copies: number; spares: number } {
   const of = entered(repair);
-  return of('part.copies', 1) + of('part.spares', sumStarts(repair).part.spares);
+  const strips = of('bend.strips', 0);
+  return {
+    copies: of('part.copies', Math.max(1, strips)),
+    spares: of('part.spares', strips > 0 ? withSpares(strips) - strips : sumStarts(repair).part.spares),
+  };
 }
 
 /** The new part of a repair, traced where it is marked; nothing while it has no outline. */
@@ -198,8 +127,7 @@ export function partOf(repair: Repair): Result<PartPlan> | undefined {
       mirrored: repair.damage.body.figures?.['part.side'] === 'mirrored',
       thickMm: of('part.thick', part.thickMm),
       kerfMm: of('part.kerf', part.kerfMm),
-      copies: of('part.copies', 1),
-      spares: of('part.spares', part.spares),
+      ...partsWanted(repair),
       boardLongMm: of('part.long', part.boardLongMm),
       boardWideMm: of('part.wide', part.boardWideMm),
     }),
@@ -247,6 +175,8 @@ export type CloseSum = {
   owned: number;
   plan: Result<ClosePlan>;
   across: ClampAcross[];
+  /** Both boards across the joint. */
+  boardsMm: number;
 };
 
 /** Where a joint lies on its face: along the line that was marked, or else along the grain of what was. */
@@ -274,11 +204,12 @@ export function closeOf(repair: Repair, shop: KnownShop): CloseSum {
   const lengthMm = of('close.length', starts.jointMm);
   const gapsMm = GAP_FIELDS.map((field, i) => of(`close.${field}`, starts.gapsMm[i] ?? 0));
   const thickMm = of('close.thick', starts.boardMm);
+  const [one, other] = [of('close.one', starts.boardsMm), of('close.other', starts.boardsMm)];
   const plan = closing({
     lengthMm,
     boards: [
-      { widthMm: of('close.one', starts.boardsMm), thickMm },
-      { widthMm: of('close.other', starts.boardsMm), thickMm },
+      { widthMm: one, thickMm },
+      { widthMm: other, thickMm },
     ],
     gapsMm,
     modulusMPa: woodStiffnessMPa(starts.species),
@@ -290,7 +221,7 @@ export function closeOf(repair: Repair, shop: KnownShop): CloseSum {
     joint && plan.ok
       ? attempt(() => clampsAcross({ outline: starts.faceMm, joint, atMm: onJoint(joint, plan.value.atMm, lengthMm) })) // prettier-ignore
       : undefined;
-  return { lengthMm, gapsMm, owned, plan, across: across?.ok ? across.value : [] };
+  return { lengthMm, gapsMm, owned, plan, across: across?.ok ? across.value : [], boardsMm: one + other };
 }
 
 /** Where along the joint its gap is measured. */

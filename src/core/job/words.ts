@@ -1,5 +1,6 @@
 import { chainWords } from '../method';
 import { clampById } from '../press';
+import { lowerFirst } from '../terms';
 import { inUnits, type ShopUnits } from '../units';
 import { rankingOf } from './decide';
 import { linkPlansOf, type LinkPlan } from './links';
@@ -15,7 +16,8 @@ export const unitsOf = ({ lengthUnit, temperatureUnit }: KnownShop): ShopUnits =
 function gluedWords({ glue, clamps, held, heldWords }: LinkPlan): string | undefined {
   if (!glue) return undefined;
   const kinds = Object.entries(clamps ?? {}).map(([kind, count]) => `${count} × ${clampById(kind).label}`);
-  const holding = held && heldWords ? heldWords : kinds.length > 0 ? `${kinds.join(', ')}.` : '';
+  const holding =
+    heldWords && (held || kinds.length === 0) ? heldWords : kinds.length > 0 ? `${kinds.join(', ')}.` : '';
   return `Glue: ${glue.label}. ${holding}`.trimEnd();
 }
 
@@ -41,7 +43,10 @@ export function wordsOf(
   piece: Named<Piece>,
   shop: KnownShop,
 ): string {
-  if (!damage.body.method) return 'Repair not decided.';
+  if (!damage.body.method)
+    return chain
+      ? `Repair not decided. Proposed: ${lowerFirst(chainWords(chain.first, chain.method, chain.then))}.`
+      : 'Repair not decided.';
   const ranking = rankingOf(piece.body, face?.body, damage.body, onFace, shop);
   const refused = ranking.ok
     ? ranking.value.excluded.find((e) => e.method === damage.body.method)

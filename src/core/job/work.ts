@@ -45,6 +45,7 @@ export function workOf(
         label: damageLabel(damage.body),
         kind: damage.body.kind,
         method: chain.method,
+        ...(damage.body.method === undefined ? { proposed: true as const } : {}),
         chain: links,
         shimSheets:
           patched && face && veneer && face.body.veneerMm > 0

@@ -48,6 +48,7 @@ import {
   jointOf,
   linkPlansOf,
   surfaceRisk,
+  sumsOf,
   surveyed,
   worksheetOf,
   wouldBeForced,
@@ -83,7 +84,9 @@ export function JointScreen() {
   const links = repair ? linkPlansOf(repair, shop) : [];
   const link = links.find((l) => l.method === method);
   const main = view.chain?.method ?? method;
-  const hollow = hollowOf(method, sized, damage.body, face?.body);
+  // What is poured has a sum of its own, in its layers.
+  const poured = sumsOf(method).includes('fill');
+  const hollow = poured ? undefined : hollowOf(method, sized, damage.body, face?.body);
   const forced = wouldBeForced(method, damage.body);
   const coloured = bringsWood(method) && !isUnderPaint(treated);
   return (
@@ -116,7 +119,7 @@ export function JointScreen() {
       ) : null}
       <Section title={glue.label} help={glueId === suggested.id ? suggested.why : 'Your own choice.'}>
         <View style={styles.figures}>
-          {!sized || hollow?.shape === 'scoop' ? null : (
+          {!sized || poured || hollow?.shape === 'scoop' ? null : (
             <Figure
               label="Glue"
               value={formatSmall(

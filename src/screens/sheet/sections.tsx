@@ -40,7 +40,7 @@ export function AmountsSection({ amounts }: { amounts: readonly Amount[] }) {
 /** What holds it until the glue does; the bench keeps these clamps for it. */
 export function ClampsSection({ link }: { link: LinkPlan }) {
   const clamps = Object.entries(link.clamps ?? {});
-  if (link.held && link.heldWords)
+  if (link.heldWords && (link.held || clamps.length === 0))
     return (
       <Notice kind="rest" title="How it is held">
         {link.heldWords}

@@ -17,10 +17,12 @@ export function PartSection({
   starts,
   title,
   part: result,
+  wanted,
 }: {
   starts: SumStarts;
   title: string;
   part: Result<PartPlan> | undefined;
+  wanted: { copies: number; spares: number };
 }) {
   const { length } = useUnits();
   const [side, setSide] = useKeptChoice('part.side', 'same', ['same', 'mirrored']);
@@ -29,8 +31,8 @@ export function PartSection({
   const [kerf, kerfField] = useKeptLength('part.kerf', starts.part.kerfMm);
   const [, longField] = useKeptLength('part.long', starts.part.boardLongMm);
   const [, wideField] = useKeptLength('part.wide', starts.part.boardWideMm);
-  const [copies, setCopies] = useKeptNumber('part.copies', 1);
-  const [spares, setSpares] = useKeptNumber('part.spares', starts.part.spares);
+  const [copies, setCopies] = useKeptNumber('part.copies', wanted.copies);
+  const [spares, setSpares] = useKeptNumber('part.spares', wanted.spares);
   if (!result)
     return (
       <Notice kind="rest" title="Trace the good one first">

@@ -8,6 +8,7 @@ import {
   fillOf,
   jointGlueOf,
   partOf,
+  partsWanted,
   sliverOf,
   stripsOf,
   sumsOf,
@@ -63,6 +64,7 @@ export function SumsSection({ repair, method, shop }: { repair: Repair; method: 
                 starts={starts}
                 title={damageLabel(repair.damage.body)}
                 part={partOf(repair)}
+                wanted={partsWanted(repair)}
               />
             );
           case 'pilot':
