@@ -39,6 +39,19 @@ const doneSteps = (log: readonly Stored<'log'>[]): DoneStep[] =>
 const inWorkFirst = (a: FrontPiece, b: FrontPiece): number =>
   Number(a.rest !== undefined) - Number(b.rest !== undefined) || b.createdAt.localeCompare(a.createdAt);
 
+/** The colours that are in the recipes and mixes of some damages. */
+function coloursOf(
+  damages: readonly Stored<'damage'>[],
+  colours: readonly Stored<'colour'>[],
+): Stored<'colour'>[] {
+  const used = new Set(
+    damages.flatMap(({ body: { coats = [], mixes = {} } }) =>
+      [...coats, ...(mixes.ground ?? []), ...(mixes.line ?? [])].map((c) => c.colourId),
+    ),
+  );
+  return colours.filter((c) => used.has(c.id));
+}
+
 /**
  * Plans over a store of records. Every answer is kept under the revisions of the records it was made from.
  *
@@ -49,7 +62,7 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
   const tonesFor = tonesReader(photos);
 
   async function read(): Promise<Shelf> {
-    const { records } = await store.listAll(['piece', 'face', 'damage', 'veneer', 'log', 'shop']);
+    const { records } = await store.listAll(['piece', 'face', 'damage', 'veneer', 'colour', 'log', 'shop']);
     const [shopRecord] = records.filter((r) => isOf(r, 'shop'));
     const log = records.filter((r) => isOf(r, 'log'));
     const learned = learnedFrom(log.map((l) => l.body));
@@ -64,6 +77,7 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
       faces: records.filter((r) => isOf(r, 'face')),
       damages: records.filter((r) => isOf(r, 'damage')),
       veneers: records.filter((r) => isOf(r, 'veneer')),
+      colours: records.filter((r) => isOf(r, 'colour')),
       log,
       shop: { ...(shopRecord?.body ?? DEFAULT_SHOP), learned },
       shopRecord,
@@ -73,7 +87,7 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
   /** Another text whenever the plan of a piece may be another. */
   function keyOfPlan(
     piece: Stored<'piece'>,
-    { faces, damages, veneers, log, shopRecord, shop }: Shelf,
+    { faces, damages, veneers, colours, log, shopRecord, shop }: Shelf,
   ): string {
     const own = damages.filter((d) => d.body.pieceId === piece.id);
     const records = revisionsOf(
@@ -81,6 +95,7 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
       faces.filter((f) => f.body.pieceId === piece.id),
       own,
       veneers.filter((v) => own.some((d) => d.body.patch.veneerId === v.id)),
+      coloursOf(own, colours),
       log.filter((l) => l.body.pieceId === piece.id),
       [shopRecord],
     );
@@ -102,6 +117,7 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
           faces,
           damages,
           stock: used,
+          shelf: coloursOf(damages, shelf.colours),
           shop: shelf.shop,
           done: doneSteps(log),
           tones: await tonesFor(piece, damages, shelf),

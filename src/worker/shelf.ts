@@ -22,6 +22,7 @@ export type Shelf = {
   faces: Stored<'face'>[];
   damages: Stored<'damage'>[];
   veneers: Stored<'veneer'>[];
+  colours: Stored<'colour'>[];
   log: Stored<'log'>[];
   shop: KnownShop;
   shopRecord: Stored<'shop'> | undefined;

@@ -20,7 +20,8 @@ export {
   type OwnStep,
   type StepChange,
 } from './ownSteps';
-export { BLEND_DEEDS, type GlueWork, type LinkWork } from './repairSteps';
+export { BLEND_DEEDS, type ProductCoats } from './colourSteps';
+export { type GlueWork, type LinkWork } from './repairSteps';
 export {
   earlierBefore,
   laterBefore,

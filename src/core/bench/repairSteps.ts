@@ -2,23 +2,26 @@ import {
   methodById,
   PRESSED_FAMILIES,
   tonesIn,
-  type Deed,
   type MethodId,
   step as newStep,
   type PhaseId,
   type Step,
 } from '../catalogue';
-import type { BlendPlan, BlendStep } from '../colour';
+import type { BlendPlan } from '../colour';
+import { colourSteps, type ProductCoats } from './colourSteps';
 import { CRACK_KINDS, type DamageKind } from '../damage';
 import type { AdhesiveId } from '../adhesive';
 import { LEAST_SHARE, MOST_SHARE } from './bySize';
 import { phaseOrder } from './order';
+import { plain, type WorkedStep } from './worked';
 import { pacedMinutes, REPAIR_PACE_SOURCE } from './repairPaces';
 import { layingMinutes } from '../press';
 import { derived, memory, sourced } from '../sources';
 import type { FinishGoal } from '../terms';
 import { formatSmall } from '../units';
 import type { Ways } from '../ways';
+
+export type { WorkedStep } from './worked';
 
 export type GlueWork = {
   id: AdhesiveId;
@@ -40,24 +43,14 @@ export type LinkWork = {
   heldWords?: string;
   /** Layers of a fill from its floor up: how much each takes with its waste, how long it is left, and how far under the surface it has sunk; less than nothing stands proud. */
   layers?: readonly { ml: number; waitMin: number; underMm: number }[];
+  /** What its sum says to its steps, by their keys. */
+  says?: Readonly<Record<string, string>>;
   /** It was found on the way that nothing has to be done. */
   unneeded?: true;
   /** Minutes of spreading and clamping of each stage at the shop's own pace, where it is pressed. */
   stages?: readonly number[];
 };
 
-export type WorkedStep = Step & {
-  needs: Record<string, number>;
-  glue?: AdhesiveId;
-  /** The kind of work that the log learns the minutes of. */
-  learns?: string;
-  /** How far a hand may be from its minutes, where they follow from the size of the place. */
-  range?: { leastMin: number; mostMin: number };
-  /** It waits for what the step before it waits for, not for that step. */
-  beside?: true;
-};
-
-const plain = (s: Step, learns?: string): WorkedStep => ({ ...s, needs: {}, ...(learns ? { learns } : {}) });
 /** Getting the clamps and the release sheet ready for a press takes this long beside the laying itself. min. */
 const PRESS_READY_MIN = sourced(8, memory('bringing platen, sheet and clamps to hand'));
 const WORKABLE_SOURCE = memory(
@@ -143,7 +136,9 @@ function linkSteps(
   const { family, steps } = methodById(link.method);
   const pressed = PRESSED_FAMILIES.includes(family);
   return steps.flatMap((given): WorkedStep[] => {
-    const step = inThisWay(link.method, given, ways, kind);
+    const said = link.says?.[given.key];
+    const own = said ? { ...given, detail: `${given.detail} ${said}` } : given;
+    const step = inThisWay(link.method, own, ways, kind);
     const learns = `${link.method}.${step.key}`;
     const sized = (own: WorkedStep[]): WorkedStep[] => own.map((s) => paced(s, link.areaMm2));
     if (step.layer && link.layers) return sized(layered(step, link.layers, learns));
@@ -234,43 +229,6 @@ function inTime(links: readonly WorkedLink[], main: MethodId, order: readonly Ph
   );
 }
 
-/** What is done at each step of a blend, for its cautions. */
-export const BLEND_DEEDS: Record<BlendStep['id'], readonly Deed[]> = {
-  wipe: ['solvent'],
-  look: [],
-  dye: ['solvent', 'oil'],
-  lines: ['solvent', 'oil'],
-  seal: ['solvent'],
-  glaze: ['solvent'],
-  toner: ['solvent', 'spray', 'oil'],
-};
-const BLEND_PHASE: Record<BlendStep['id'], PhaseId> = { wipe: 'stain', look: 'stain', dye: 'stain', lines: 'stain', seal: 'seal', glaze: 'blend', toner: 'blend' }; // prettier-ignore
-const BLEND_ATTENDED: Record<BlendStep['id'], number> = {
-  wipe: 10,
-  look: 5,
-  dye: 15,
-  lines: 15,
-  seal: 10,
-  glaze: 20,
-  toner: 10,
-};
-
-const blendSteps = (blend: BlendPlan | undefined): WorkedStep[] =>
-  (blend?.steps ?? []).map((s) =>
-    plain(
-      newStep(
-        s.id,
-        BLEND_PHASE[s.id],
-        s.title,
-        s.scuffGrit ? `${s.detail} Scuff with ${s.scuffGrit.value} (ISO 6344) when dry.` : s.detail,
-        BLEND_ATTENDED[s.id],
-        BLEND_DEEDS[s.id],
-        { wait: s.waitMin },
-      ),
-      `blend.${s.id}`,
-    ),
-  );
-
 /**
  * All steps of a repair's chain, link after link. Keys of the main method stand as they are, so that the log goes on finding
  * them; those of the other links carry their method's name before them.
@@ -282,6 +240,7 @@ export function repairSteps({
   kind,
   shimSheets,
   blend,
+  coats = [],
   goal,
   ways,
 }: {
@@ -291,6 +250,8 @@ export function repairSteps({
   kind?: DamageKind;
   shimSheets: number;
   blend?: BlendPlan;
+  /** The coats that were decided on, in place of what the blend would begin with. */
+  coats?: readonly ProductCoats[];
   goal: FinishGoal;
   ways: Ways;
 }): WorkedStep[] {
@@ -300,7 +261,9 @@ export function repairSteps({
     // The steps of the whole piece strip and finish it anyway.
     .filter((link) => link.method !== 'renewFinish' || goal === 'keep')
     // Where its layers are worked out they are its steps.
-    .filter((link) => !link.unneeded && (blend === undefined || !tonesIn(link.method)))
+    .filter(
+      (link) => !link.unneeded && ((blend === undefined && coats.length === 0) || !tonesIn(link.method)),
+    )
     .map((link) => ({ method: link.method, steps: linkSteps(link, label, shimSheets, ways, kind) }));
   const steps = inTime(worked, main, phaseOrder(ways)).flatMap(({ method, steps: own }): WorkedStep[] => {
     const prefix = method === main ? '' : `${method}.`;
@@ -313,7 +276,7 @@ export function repairSteps({
       return { ...s, key: last, after };
     });
   });
-  const coloured = blendSteps(blend).map((s) => {
+  const coloured = colourSteps(blend, coats).map((s) => {
     const after = last === undefined ? [] : [last];
     last = s.key;
     return { ...s, after };

@@ -18,6 +18,7 @@ import {
   type StepChange,
 } from './ownSteps';
 import type { FaceWork } from './passes';
+import type { ProductCoats } from './colourSteps';
 import { pieceSteps, type ApartWork, type PieceStep } from './pieceSteps';
 import type { DoneFaces } from './rounds';
 import { repairSteps, type LinkWork, type WorkedStep } from './repairSteps';
@@ -33,6 +34,8 @@ export type RepairWork = {
   chain: LinkWork[];
   shimSheets: number;
   blend?: BlendPlan;
+  /** Coats of own products that were decided on. */
+  coats?: readonly ProductCoats[];
   /** The app proposes it; nobody has decided yet. */
   proposed?: true;
   /** What it is done on, for its cautions. */

@@ -30,7 +30,7 @@ export const PATCH = {
   harvestedPatch: {
     label: 'Patch harvested from the piece',
     how: 'Cut the patch from a hidden place of the same piece and close that place with new veneer.',
-    kinds: PATCHED, family: 'patch', worksOn: 'any', needs: ['woodGlue', 'heatGun'], marks: { strength: 5, invisibility: 5, reversibility: 3, speed: 1, ease: 1 },
+    kinds: PATCHED, family: 'patch', worksOn: 'any', needs: ['veneer', 'woodGlue', 'heatGun'], marks: { strength: 5, invisibility: 5, reversibility: 3, speed: 1, ease: 1 },
     steps: [
       step('harvest', 'patch', 'Lift the donor veneer', 'Warm it, slide a thin knife along the grain, press it flat between boards.', 40, ['heat', 'cut'], { wait: hours(4, memory('lifted veneer lies flat between boards in about half a day')) }),
       step('cut', 'patch', 'Cut patch and recess', 'Print the outline at 1:1, check its bar, knife patch and recess together along a rule.', 35, ['cut'], { pace: 'cut' }),

@@ -64,24 +64,33 @@ export const FIRST_COAT_STRENGTH = {
   lines: sourced(0.75, memory('a margin to glaze into')),
 };
 
-/** What a layer is in plain words: its tint, and the share of light it takes of each third of the spectrum. */
+/** How strong a layer is called, by the share of all light that it takes, up to so much. */
+const STRENGTHS: readonly { upTo: number; words: string }[] = [
+  { upTo: 0.08, words: 'a breath of' },
+  { upTo: 0.2, words: 'a weak' },
+  { upTo: 0.4, words: 'a middling' },
+  { upTo: 1, words: 'a strong' },
+];
+
+/** What a layer is in the words of the trade: how strong, and which way it leans. What it is mixed of is found on a test board. */
 export function describeLayer({ transmitted: [r, g, b] }: Layer): string {
-  const taken = (v: number): number => Math.round((1 - v) * 100);
-  const strongest = Math.max(r, g, b);
-  const spreadShare = strongest - Math.min(r, g, b);
+  const spreadShare = Math.max(r, g, b) - Math.min(r, g, b);
+  const redShare = (r - g) / Math.max(spreadShare, 1e-6);
   const tint =
     spreadShare < 0.05
-      ? 'a grey-brown'
+      ? 'grey-brown'
       : r >= g && g >= b
-        ? (r - g) / Math.max(spreadShare, 1e-6) > 0.6
-          ? 'a red-brown'
-          : (r - g) / Math.max(spreadShare, 1e-6) > 0.3
-            ? 'an amber'
-            : 'a yellow-brown'
+        ? redShare > 0.6
+          ? 'red-brown'
+          : redShare > 0.3
+            ? 'amber'
+            : 'yellow-brown'
         : g > r && g >= b
-          ? 'a green-umber'
-          : 'a cool brown';
-  return `${tint} that takes ${taken(r)} % of the red, ${taken(g)} % of the green and ${taken(b)} % of the blue light`;
+          ? 'green-umber'
+          : 'cool brown';
+  const taken = 1 - (r + g + b) / 3;
+  const strength = STRENGTHS.find((s) => taken <= s.upTo) ?? STRENGTHS[STRENGTHS.length - 1];
+  return `${strength?.words ?? 'a'} ${tint}; a test board first`;
 }
 
 /** Below this a difference is not seen from a step back. */
@@ -98,6 +107,15 @@ const SCUFF: Record<TopFinish, Sourced<string>> = {
   oil: sourced('P500', practice('between colour coats scuff very lightly at 500')),
 };
 const BETWEEN_COLOURS = sourced('P500', practice('between colour coats scuff very lightly at 500'));
+
+/** What shows the true colour, and lies between what soaks in and what goes over it. */
+export const SEAL_STEP: BlendStep = {
+  id: 'seal',
+  title: 'Seal with thin shellac',
+  detail: 'One or two thin coats. They show the true colour and keep the next layers from soaking in.',
+  waitMin: sourced(60, memory('a thin coat of shellac can be scuffed after about an hour')),
+  scuffGrit: SCUFF.shellac,
+};
 
 const mix = (ground: Lab, line: Lab, lineShare: number): Lab => {
   const g = linearFromLab(ground);
@@ -138,7 +156,6 @@ export function blendPlan(old: Tones, bare: Tones, finish: TopFinish): BlendPlan
   const finalGround = through(ground, toner);
   const stainWait = sourced(60, practice('a stain waits about 1 h before the next coat'));
   const tonerWait = sourced(30, practice('a toner waits about 30 min before the next coat'));
-  const sealWait = sourced(60, memory('a thin coat of shellac can be scuffed after about an hour'));
   const steps: BlendStep[] = [];
   if (deltaE00(bare.ground, ground) > NEGLIGIBLE) {
     steps.push({
@@ -162,13 +179,7 @@ export function blendPlan(old: Tones, bare: Tones, finish: TopFinish): BlendPlan
       waitMin: stainWait,
     });
   }
-  steps.push({
-    id: 'seal',
-    title: 'Seal with thin shellac',
-    detail: 'One or two thin coats. They show the true colour and keep the next layers from soaking in.',
-    waitMin: sealWait,
-    scuffGrit: SCUFF.shellac,
-  });
+  steps.push(SEAL_STEP);
   if (deltaE00(line, glazedLine) > NEGLIGIBLE) {
     steps.push({
       id: 'glaze',

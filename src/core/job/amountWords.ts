@@ -20,6 +20,8 @@ export function amountWords(amount: Amount, length: (mm: number) => string): str
       const size = sides.map(length).join(' × ');
       return (amount.count ?? 1) > 1 ? `${amount.count} of ${size}` : size;
     }
+    case 'pieces':
+      return `${amount.count} of ${length(amount.diameterMm)}`;
     case 'tool':
       return undefined;
   }

@@ -3,9 +3,11 @@ import { methodById, USES, type MaterialId, type MethodId } from '../catalogue';
 import { areaOf, boundingBox, rotate } from '../geometry';
 import { memory, sourced, type Sourced } from '../sources';
 import { waysOf } from './decide';
+import { dowelsOf, plugOf } from './letIn';
 import { patchFor, type PressPlan } from './press';
 import { gluedAreaMm2, hollowDepthMm } from './glued';
 import type { Repair } from './repairs';
+import type { KnownShop } from './types';
 import { feetOf, jointGlueOf } from './fitSums';
 import { fillOf, FILLERS_SOURCE } from './fills';
 import { dutchmanOf, partOf, partsWanted, sliverOf, stripsOf, sumsOf } from './sums';
@@ -14,6 +16,8 @@ import { dutchmanOf, partOf, partsWanted, sliverOf, stripsOf, sumsOf } from './s
 export type Amount = { material: MaterialId } & (
   | { of: 'weight'; grams: number; source: Sourced['source'] }
   | { of: 'volume'; ml: number; source: Sourced['source']; parts?: number }
+  /** So many round ones of one size. */
+  | { of: 'pieces'; count: number; diameterMm: number }
   | { of: 'wood'; alongMm: number; acrossMm: number; thickMm?: number; count?: number }
   | { of: 'tool' }
 );
@@ -35,6 +39,7 @@ export function amountsOf(
   method: MethodId,
   adhesive: Adhesive | undefined,
   press: PressPlan | undefined,
+  shop: KnownShop,
 ): Amount[] {
   const { survey, damage, face } = repair;
   const { needs } = methodById(method);
@@ -75,7 +80,7 @@ export function amountsOf(
         return { material, of: 'volume', ml: Math.max(LEAST_ML.value, ml), source: use.mlPerM2.source, ...(use.parts ? { parts: use.parts.value } : {}) }; // prettier-ignore
       }
       case 'sheet': {
-        const piece = blockOf(repair, method);
+        const piece = blockOf(repair, method, shop);
         if (piece)
           return {
             material,
@@ -97,7 +102,7 @@ export function amountsOf(
         };
       }
       case 'block': {
-        const block = blockOf(repair, method);
+        const block = blockOf(repair, method, shop);
         if (block) return { material, of: 'wood', ...block };
         return {
           material,
@@ -108,9 +113,21 @@ export function amountsOf(
         };
       }
       case 'tool':
-        return { material, of: 'tool' };
+        return material === 'dowels' ? dowelsFor(repair, method, shop) : { material, of: 'tool' };
     }
   });
+}
+
+/** The dowels of an edge joint, or the one that plugs a hole. */
+function dowelsFor(repair: Repair, method: MethodId, shop: KnownShop): Amount {
+  const material = 'dowels';
+  const { layout, leftOutMm } = dowelsOf(repair);
+  if (method === 'dowelJoint' && layout.ok)
+    return { material, of: 'pieces', count: layout.value.count - leftOutMm.length, diameterMm: layout.value.diameterMm }; // prettier-ignore
+  const plug = method === 'dowelPlug' ? plugOf(repair, shop).plan : undefined;
+  return plug?.ok && plug.value.cutterMm !== undefined
+    ? { material, of: 'pieces', count: 1, diameterMm: plug.value.cutterMm }
+    : { material, of: 'tool' };
 }
 
 /** Glued surface, one side, and blocks of what is fitted without a face: under a foot, in a joint. */
@@ -161,7 +178,7 @@ const OWN_NAME: Partial<Record<AdhesiveId, MaterialId>> = {
 const gluedWith = (material: MaterialId, { id }: Adhesive): MaterialId => OWN_NAME[id] ?? material;
 
 /** Cut to the outline of the patch page, whose overhang is its room to trim. */
-const PATCHES: readonly MethodId[] = ['veneerPatch', 'edgeStrip'];
+const PATCHES: readonly MethodId[] = ['veneerPatch', 'harvestedPatch', 'edgeStrip'];
 
 /** Made from a traced outline. */
 const COPIED: readonly MethodId[] = ['newPart', 'newMotif', 'motifPart'];
@@ -170,9 +187,16 @@ const COPIED: readonly MethodId[] = ['newPart', 'newMotif', 'motifPart'];
 function blockOf(
   repair: Repair,
   method: MethodId,
+  shop: KnownShop,
 ): { alongMm: number; acrossMm: number; thickMm: number; count?: number } | undefined {
   const dutchman = method === 'dutchman' ? dutchmanOf(repair) : undefined;
   if (dutchman?.ok) return dutchman.value.block;
+  const plug = method === 'facePlug' ? plugOf(repair, shop).plan : undefined;
+  if (plug?.ok && plug.value.cutterMm !== undefined) {
+    const { cutterMm, lengthMm = 0 } = plug.value;
+    const wide = cutterMm + BLOCK_ALLOWANCE_MM.value;
+    return { alongMm: wide, acrossMm: wide, thickMm: lengthMm };
+  }
   if (COPIED.includes(method)) {
     const part = partOf(repair);
     const { copies, spares } = partsWanted(repair);

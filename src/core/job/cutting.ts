@@ -89,7 +89,7 @@ export function neededFromStock(
     patches: links.flatMap(({ piece, repair, method }) =>
       takesPatch(method) && !cut.has(repair.damage.id) ? patchNeeded(piece, repair, method, shop) : [],
     ),
-    blocks: links.flatMap(({ piece, repair, method }) => blocksNeeded(piece, repair, method)),
+    blocks: links.flatMap(({ piece, repair, method }) => blocksNeeded(piece, repair, method, shop)),
   };
 }
 
@@ -146,10 +146,15 @@ export const patchesOfPiece = (
     return patch ? [{ damageId: repair.damage.id, patch }] : [];
   });
 
-function blocksNeeded(piece: Named<Piece>, repair: Repair, method: MethodId): NeededBlocks[] {
+function blocksNeeded(
+  piece: Named<Piece>,
+  repair: Repair,
+  method: MethodId,
+  shop: KnownShop,
+): NeededBlocks[] {
   if (!methodById(method).needs.includes('solidWood')) return [];
   const { species, part } = sumStarts(repair);
-  return amountsOf(repair, method, undefined, undefined).flatMap((a): NeededBlocks[] =>
+  return amountsOf(repair, method, undefined, undefined, shop).flatMap((a): NeededBlocks[] =>
     a.of === 'wood' && a.thickMm !== undefined
       ? [
           {

@@ -165,6 +165,8 @@ export {
   type Sum,
 } from './sums';
 export { fillOf, FILLERS_SOURCE, type FillSum } from './fills';
+export { dowelsOf, plugOf, SOLD_SOURCE, type DowelSum, type PlugSum } from './letIn';
+export { carrierWords, colouredMm2, type DecidedCoats } from './colourStage';
 export { arrowAt, grainReadOn, newLeaf, startPlan } from './grainPlans';
 export { repairView, type RepairView } from './look';
 export { colouringOf, colourStart } from './colouring';

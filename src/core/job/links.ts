@@ -7,6 +7,7 @@ import { amountsOf, fittedOf, type Amount } from './amounts';
 import { linksOfChain, waysOf } from './decide';
 import { gluedAreaMm2 } from './glued';
 import { heldWith, heldWords, type Held } from './held';
+import { letInWords } from './letIn';
 import { gluing, ownedClamps, pressPlan, type PressPlan } from './press';
 import type { Repair } from './repairs';
 import { fillOf } from './fills';
@@ -133,10 +134,12 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
   const poured = worksheetOf(method) === 'joint';
   const { adhesive, glue } = glueOf(repair, method, chosen, shop);
   const sized = survey.ok ? survey.value : undefined;
+  const says = letInWords(repair, method, shop);
   const shown = {
+    ...(Object.keys(says).length > 0 ? { says } : {}),
     label,
     worksheet: worksheetOf(method),
-    amounts: amountsOf(repair, method, glued || poured ? adhesive : undefined, press),
+    amounts: amountsOf(repair, method, glued || poured ? adhesive : undefined, press, shop),
     cautions: cautionsOf([method], surfaceRisk(treated, face?.body), glued ? adhesive.id : undefined),
   };
   const areaMm2 =

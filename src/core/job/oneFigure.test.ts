@@ -6,8 +6,10 @@ import { planOf, stepsOfLink } from './plan';
 import { patchFor } from './press';
 import { repairOf } from './repairs';
 import { jointGlueOf } from './fitSums';
-import { needsOf } from './table';
+import { dowelsOf, plugOf } from './letIn';
+import { needsOf, needWords } from './table';
 import { partsWanted } from './sums';
+import type { Colour } from '../shelf';
 import type { Damage, Face, Named, Piece } from './types';
 
 // What a page works out is what bench, list and paper say; each case with its figures reckoned by hand.
@@ -25,11 +27,16 @@ const faceOf = (widthMm: number, heightMm: number, more: Partial<Face> = {}): Fa
 const SOLID: Partial<Face> = { build: 'solid', veneerMm: 0 };
 
 /** A damage on a face of 600 × 500 mm with all that is said of it: its repair, its plan, its list and its steps. */
-function worked(damage: Partial<Damage>, face = faceOf(600, 500), piece: Partial<Piece> = {}) {
+function worked(
+  damage: Partial<Damage>,
+  face = faceOf(600, 500),
+  piece: Partial<Piece> = {},
+  shelf: Named<Colour>[] = [],
+) {
   const p = named<Piece>('p', { ...newPiece('Chest', '2026-03-02T08:00:00'), goal: 'keep', ...piece });
   const d = named<Damage>('d', { ...newDamage('p', 'f', 1, damage.kind ?? 'gouge'), ...damage });
   const faces = [named('f', face)];
-  const plan = planOf({ piece: p, faces, damages: [d], shop: DEFAULT_SHOP });
+  const plan = planOf({ piece: p, faces, damages: [d], shelf, shop: DEFAULT_SHOP });
   const method = plan.repairs[0]?.method ?? 'leave';
   return {
     repair: repairOf(p, faces, [d], d, DEFAULT_SHOP),
@@ -202,4 +209,89 @@ test('what vanished in the wipe test is neither toned nor given toner', () => {
   const wiped = worked({ ...shadow, tried: [{ at: '2026-03-02T10:00:00', what: 'wipe', outcome: 'vanished', note: '' }] }); // prettier-ignore
   expect(wiped.steps).toEqual([]);
   expect(wiped.needs.some((n) => n.material === 'toner')).toBe(false);
+});
+
+test('a plug has its bit, its depth and its length at the bench, as on its page', () => {
+  const { repair, steps, needs } = worked(
+    { ...hole(9), method: 'facePlug', answers: { depthMm: 8 } },
+    faceOf(600, 500, SOLID),
+  );
+  const { plan } = plugOf(repair, DEFAULT_SHOP);
+  if (!plan.ok) throw new Error(plan.problem);
+  // A hole of 9 mm is cleaned out to 9.5 and bored to 10; its plug comes from a cutter of 10 and stands 2 mm proud.
+  expect(plan.value).toMatchObject({ bitMm: 10, cutterMm: 10, proudMm: 2 });
+  const { boreMm = 0, lengthMm = 0 } = plan.value;
+  expect(steps.find((s) => s.id === 'd/bore')?.detail).toContain(`Bit 10 mm, ${Number(boreMm.toFixed(1))} mm deep.`); // prettier-ignore
+  expect(steps.find((s) => s.id === 'd/glue')?.detail).toContain(`Plug of 10 mm, ${Number(lengthMm.toFixed(1))} mm long, 2 mm proud.`); // prettier-ignore
+  expect(needs.find((n) => n.material === 'solidWood')?.wood).toEqual([{ alongMm: 16, acrossMm: 16, thickMm: lengthMm }]); // prettier-ignore
+});
+
+test('the dowels of an edge joint stand with number, size and places at the bench and on the list', () => {
+  const line = { tool: 'line' as const, points: [[0, 0.5], [1, 0.5]] satisfies Point[], widthMm: 0.5 }; // prettier-ignore
+  const { repair, steps, needs } = worked(
+    { kind: 'openGlueLine', outline: [], mark: line, method: 'dowelJoint' },
+    faceOf(600, 500, SOLID),
+  );
+  const { layout, leftOutMm } = dowelsOf(repair);
+  // 600 mm less 50 at either end, about every 150: three spaces of 167. A third of 30 mm of board.
+  expect(layout.ok && layout.value.atMm.map(Math.round)).toEqual([50, 217, 383, 550]);
+  expect(leftOutMm).toEqual([]);
+  expect(steps.find((s) => s.id === 'd/mark')?.detail).toContain('4 dowels of 10 mm, 50, 217, 383, 550 mm from one end; mark on the bit 27 mm.'); // prettier-ignore
+  const dowels = needs.find((n) => n.material === 'dowels');
+  expect(dowels && needWords(dowels, (v) => `${v} mm`)).toBe('4 of 10 mm');
+});
+
+test('the place that a harvested patch came from is closed with new veneer, which stands on the list', () => {
+  const { repair, needs } = worked({ kind: 'missingVeneer', outline: mark(60, 34), method: 'harvestedPatch' }); // prettier-ignore
+  if (!repair.survey.ok) throw new Error(repair.survey.problem);
+  const patch = patchFor(repair.damage.body, repair.survey.value, repair.treated);
+  expect(needs.find((n) => n.material === 'veneer')?.wood).toEqual([{ alongMm: patch.alongMm, acrossMm: patch.acrossMm }]); // prettier-ignore
+});
+
+const product = (id: string, name: string, kind: Colour['kind']): Named<Colour> =>
+  named(id, { name, kind, carrier: 'spirit', lab: [40, 20, 30], strength: 1, note: '' });
+
+test('coats that were decided on are steps with their own millilitres and waits, and stand on the list by their names', () => {
+  const shelf = [product('brown', 'Walnut dye', 'dye'), product('amber', 'Amber toner', 'toner')];
+  const coats = [{ colourId: 'amber', coats: 3 }, { colourId: 'brown', coats: 2, carrierParts: 3 }]; // prettier-ignore
+  const place: Partial<Damage> = { kind: 'colourMismatch', outline: mark(200, 100), method: 'toneIn' };
+  const before = worked(place, faceOf(600, 500), {}, shelf);
+  const { plan, needs, steps } = worked({ ...place, coats }, faceOf(600, 500), {}, shelf);
+  expect(steps).not.toEqual(before.steps);
+  // The dye soaks in first, shellac over it, then the toner.
+  expect(steps.map((s) => s.title.split(':')[0])).toEqual([
+    'Walnut dye, coat 1 of 2', 'Walnut dye, coat 2 of 2', 'Seal with thin shellac', 'Amber toner, coat 1 of 3', 'Amber toner, coat 2 of 3', 'Amber toner, coat 3 of 3',
+  ]); // prettier-ignore
+  expect(steps.map((s) => s.unattendedMin)).toEqual([60, 60, 60, 30, 30, 30]);
+  // 200 cm² at 0.8 ml for 100 cm² a coat: 3.2 ml of dye, a quarter of it product; 4.8 ml of toner as it comes.
+  expect(steps[0]?.detail).toBe('1 part with 3 parts of spirit: 0.8 ml with 2.4 ml.');
+  expect(steps[3]?.detail).toBe('As it comes, 4.8 ml.');
+  const words = (label: string): string => needWords(needs.find((n) => n.label === label) ?? needs[0]!, (v) => `${v}`); // prettier-ignore
+  expect(words('Walnut dye')).toBe('0.8 ml with 2.4 ml of spirit');
+  expect(words('Amber toner')).toBe('4.8 ml');
+  // No toner is counted beside it.
+  expect(needs.some((n) => n.material === 'toner')).toBe(false);
+  expect(plan.problems).toEqual([]);
+});
+
+test('a product that is gone from the shelf under decided coats is told, with the way on; the rest stands', () => {
+  const { plan, steps } = worked(
+    { kind: 'colourMismatch', outline: mark(200, 100), method: 'toneIn', coats: [{ colourId: 'brown', coats: 1 }, { colourId: 'gone', coats: 2 }] }, // prettier-ignore
+    faceOf(600, 500),
+    {},
+    [product('brown', 'Walnut dye', 'dye')],
+  );
+  expect(steps.map((s) => s.title.split(':')[0])).toEqual(['A thin coat of Walnut dye']);
+  expect(plan.problems).toEqual([expect.stringMatching(/a product of its recipe is on the shelf no longer.*Choose again on its Blend page\.$/)]); // prettier-ignore
+});
+
+test('a fill that was mixed by hand says its parts at the bench', () => {
+  const mixes = { ground: [{ colourId: 'a', parts: 3 }, { colourId: 'b', parts: 1 }], line: [{ colourId: 'b', parts: 2 }] }; // prettier-ignore
+  const { steps } = worked(
+    { kind: 'gouge', outline: mark(30, 8), method: 'burnIn', answers: { depthMm: 2 }, mixes },
+    faceOf(600, 500),
+    {},
+    [product('a', 'Amber stick', 'stick'), product('b', 'Brown stick', 'stick')],
+  );
+  expect(steps[0]?.detail).toContain('Ground: 3 parts of Amber stick, 1 part of Brown stick. Lines: 2 parts of Brown stick.'); // prettier-ignore
 });

@@ -10,6 +10,8 @@ import {
 } from '../bench';
 import { takesColour, tonesIn, type MaterialId, type MethodId } from '../catalogue';
 import { colouringOf } from './colouring';
+import { colourStage, inDecidedColour, type ColourStage, type DecidedCoats } from './colourStage';
+import type { Colour } from '../shelf';
 import { attempt, type JobContext } from '../check';
 import type { Learned } from '../figures';
 import type { BlendPlan, Tones, TopFinish } from '../colour';
@@ -33,6 +35,8 @@ export type Job = {
   /** By the damage's id; what is given here goes before what stands in the damage. */
   choices?: Readonly<Record<string, Partial<Chosen>>>;
   stock?: readonly Named<Veneer>[];
+  /** The colours on the shop's shelf, as far as they were decided on. */
+  shelf?: readonly Named<Colour>[];
   shop: KnownShop;
   /** What is ticked off at the bench. */
   done?: readonly DoneStep[];
@@ -59,6 +63,8 @@ export type RepairPlan = {
   problem?: string;
   links: LinkPlan[];
   blend?: BlendPlan;
+  /** Own products that were decided on, with what is mixed of them. */
+  colours: DecidedCoats[];
   /** What has to come off so that a clamp reaches it. */
   reach?: ReachPlan;
 };
@@ -96,6 +102,11 @@ function blendOf({ damage, face, treated }: Repair, links: readonly LinkPlan[], 
   return plan.ok ? plan.value : undefined;
 }
 
+const goneWords = ({ repair, colour: { gone } }: { repair: Repair; colour: ColourStage }): string[] =>
+  gone === 0
+    ? []
+    : [`${damageLabel(repair.damage.body)}: ${gone === 1 ? 'a product of its recipe is' : `${gone} products of its recipe are`} on the shelf no longer, and stand in no step. Choose again on its Blend page.`]; // prettier-ignore
+
 /**
  * The whole plan of a piece. Each stage takes the value of the one before it: what was seen and decided (`repairsOf`), every
  * link of it worked out (`linkPlansOf`, `blendOf`, `reachOf`), the work (`workOf`), its steps (`tasksFor`), the trail (`trailOf`).
@@ -103,16 +114,23 @@ function blendOf({ damage, face, treated }: Repair, links: readonly LinkPlan[], 
  * @param tick called after each repair, so that whoever waits for a large piece knows that it is being worked on
  */
 export function planOf(job: Job, tick: () => void = () => undefined): Plan {
-  const { piece, faces, damages, choices = {}, stock = [], shop, done = [] } = job;
+  const { piece, faces, damages, choices = {}, stock = [], shelf = [], shop, done = [] } = job;
   const own = faces.filter((f) => f.body.pieceId === piece.id);
   const begun = damages.filter((d) => isBegun(d.body));
   const decided = begun.map((d) => ({ ...d, body: choices[d.id] ? { ...d.body, ...choices[d.id] } : d.body })); // prettier-ignore
   const repairs = repairsOf(piece, own, decided, shop, tick);
   const worked = repairs.map((repair) => {
-    const links = linkPlansOf(repair, shop);
+    const colour = colourStage(repair, shelf);
+    const links = inDecidedColour(linkPlansOf(repair, shop), colour, repair.damage.body, shelf);
     tick();
     const blend = blendOf(repair, links, job);
-    return { repair, links, reach: reachOf(repair, links, piece.body, shop), ...(blend ? { blend } : {}) };
+    return {
+      repair,
+      links,
+      colour,
+      reach: reachOf(repair, links, piece.body, shop),
+      ...(blend ? { blend } : {}),
+    };
   });
   const work = workOf(piece, own, worked, stock, done);
   // Nothing is planned before there is something to do.
@@ -124,7 +142,7 @@ export function planOf(job: Job, tick: () => void = () => undefined): Plan {
   const all = tasks.filter(isTicked);
   return {
     pieceId: piece.id,
-    repairs: worked.map(({ repair, repair: { damage, chain, survey }, links, blend, reach }) => ({
+    repairs: worked.map(({ repair, repair: { damage, chain, survey }, links, colour, blend, reach }) => ({
       damageId: damage.id,
       ...(damage.body.faceId ? { faceId: damage.body.faceId } : {}),
       label: damageLabel(damage.body),
@@ -134,12 +152,13 @@ export function planOf(job: Job, tick: () => void = () => undefined): Plan {
       ...(survey.ok ? {} : { problem: survey.problem }),
       links,
       ...(blend ? { blend } : {}),
+      colours: colour.coats,
       ...(reach?.ok ? { reach: reach.value } : {}),
     })),
     faces: work.faces,
     tasks,
     done: credited,
-    problems,
+    problems: [...problems, ...worked.flatMap(goneWords)],
     resources: resourcesOf(shop),
     materials: [...new Set(worked.flatMap((w) => w.links.flatMap((l) => l.amounts.map((a) => a.material))))],
     trail: trailOf(piece, own, worked, {

@@ -105,6 +105,15 @@ export function sliverOf(repair: Repair, movesMm?: number): Result<SliverPlan> {
   );
 }
 
+/** The same for what is a choice or a list in words. */
+export function enteredText({ damage }: Repair) {
+  const figures = damage.body.figures ?? {};
+  return (key: string, start: string): string => {
+    const value = figures[key];
+    return typeof value === 'string' ? value : start;
+  };
+}
+
 /** How many of a new part are made: as many as are needed, or strips to be bent, and what is to spare. */
 export function partsWanted(repair: Repair): { copies: number; spares: number } {
   const of = entered(repair);

@@ -9,5 +9,5 @@ test.each<[Pick<Need, 'wood'> & Partial<Need>, string]>([
   [{ wood: [{ alongMm: 88, acrossMm: 52 }, { alongMm: 40, acrossMm: 20, thickMm: 6 }] }, '88 mm × 52 mm, 40 mm × 20 mm × 6 mm'],
   [{ wood: [] }, ''],
 ])('what is needed of it, %j: %s', (need, words) => {
-  expect(needWords({ material: 'veneer', label: '', tool: false, ...need }, mm)).toBe(words);
+  expect(needWords({ id: 'veneer', material: 'veneer', label: '', tool: false, ...need }, mm)).toBe(words);
 }); // prettier-ignore

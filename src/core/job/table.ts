@@ -80,13 +80,20 @@ export function planTable(plan: Pick<Plan, 'tasks' | 'done' | 'faces'>, piece: N
 
 /** What a piece takes of one material, over all its repairs and faces. */
 export type Need = {
-  material: MaterialId;
+  /** Of its kind, or of its product. */
+  id: string;
+  /** Nothing for an own product of the colour shelf. */
+  material?: MaterialId;
   label: string;
   grams?: number;
   ml?: number;
   sheets?: number;
   /** Sizes of wood and veneer, along and across the grain. */
   wood: { alongMm: number; acrossMm: number; thickMm?: number }[];
+  /** What it is thinned with. */
+  thinner?: { ml: number; label: string };
+  /** Round ones of one size each. */
+  pieces?: { count: number; diameterMm: number }[];
   /** Nothing of it is used up; it has to be at hand. */
   tool: boolean;
   /** Whether it is in stock; not known until the owner has said what there is. */
@@ -110,6 +117,7 @@ export function needsOf(
     const known = needs.get(material);
     if (known) return known;
     const made: Need = {
+      id: material,
       material,
       label: MATERIALS[material],
       wood: [],
@@ -123,6 +131,10 @@ export function needsOf(
     const row = need(amount.material);
     if (amount.of === 'weight') row.grams = (row.grams ?? 0) + amount.grams;
     if (amount.of === 'volume') row.ml = (row.ml ?? 0) + amount.ml;
+    if (amount.of === 'pieces') {
+      row.pieces = [...(row.pieces ?? []), { count: amount.count, diameterMm: amount.diameterMm }];
+      row.tool = false;
+    }
     if (amount.of === 'wood') {
       const { alongMm, acrossMm, thickMm, count = 1 } = amount;
       for (let n = 0; n < count; n++)
@@ -134,7 +146,17 @@ export function needsOf(
     if (spent.of === 'volume') row.ml = (row.ml ?? 0) + spent.ml;
     else row.sheets = (row.sheets ?? 0) + spent.sheets;
   }
-  return [...needs.values()];
+  const products = new Map<string, Need>();
+  for (const { colourId, name, productMl, carrierMl, carrier } of plan.repairs.flatMap((r) => r.colours)) {
+    const row = products.get(colourId) ?? { id: `colour/${colourId}`, label: name, ml: 0, wood: [], tool: false }; // prettier-ignore
+    const thinnerMl = (row.thinner?.ml ?? 0) + carrierMl;
+    products.set(colourId, {
+      ...row,
+      ml: (row.ml ?? 0) + productMl,
+      ...(thinnerMl > 0 ? { thinner: { ml: thinnerMl, label: carrier } } : {}),
+    });
+  }
+  return [...needs.values(), ...products.values()];
 }
 
 /** Only whole sheets are bought. */
@@ -144,13 +166,17 @@ const wholeSheets = (sheets: number): string => {
 };
 
 /** How much of it, in words; nothing for what only has to be at hand. @param length a length in words */
-export function needWords({ grams, ml, sheets, wood }: Need, length: (mm: number) => string): string {
+export function needWords(
+  { grams, ml, thinner, sheets, pieces = [], wood }: Need,
+  length: (mm: number) => string,
+): string {
   const small = (value: number, unit: string): string =>
     `${value < 10 ? value.toFixed(1) : Math.ceil(value)} ${unit}`;
   return [
     ...(grams === undefined ? [] : [small(grams, 'g')]),
-    ...(ml === undefined ? [] : [small(ml, 'ml')]),
+    ...(ml === undefined ? [] : [`${small(ml, 'ml')}${thinner ? ` with ${small(thinner.ml, 'ml')} of ${thinner.label}` : ''}`]),
     ...(sheets === undefined ? [] : [wholeSheets(sheets)]),
+    ...pieces.map((p) => `${p.count} of ${length(p.diameterMm)}`),
     ...wood.map((w) => `${length(w.alongMm)} × ${length(w.acrossMm)}${w.thickMm === undefined ? '' : ` × ${length(w.thickMm)}`}`),
   ].join(', '); // prettier-ignore
 }

@@ -53,6 +53,7 @@ export const planSchema = Joi.object({
   ...survey,
   choices: Joi.object().pattern(idSchema, choicesSchema),
   stock: list(JOB_SCHEMAS.veneer),
+  shelf: list(JOB_SCHEMAS.colour),
   done: Joi.array()
     .items(
       Joi.object({

@@ -7,6 +7,7 @@ import { thicknessPlan } from '../veneer';
 import { faceAreaMm2 } from './condition';
 import { partsPlan } from './apart';
 import { treatedAs, waysOf } from './decide';
+import type { ColourStage } from './colourStage';
 import type { LinkPlan } from './links';
 import { sandingOf } from './press';
 import type { Repair } from './repairs';
@@ -15,7 +16,7 @@ import { boardOf, damageLabel } from './survey';
 import type { Face, Named, Piece, KnownShop, Veneer } from './types';
 
 /** A repair with its worksheets: what the bench needs of it. */
-export type WorkedRepair = { repair: Repair; links: LinkPlan[]; blend?: BlendPlan };
+export type WorkedRepair = { repair: Repair; links: LinkPlan[]; colour?: ColourStage; blend?: BlendPlan };
 
 const REFRESHES: MethodId[] = ['reviveFinish', 'reoil'];
 
@@ -33,7 +34,7 @@ export function workOf(
     const part = own.find((f) => f.id === faceId)?.body.part;
     return part !== undefined && apart.includes(part) ? { part } : {};
   };
-  const repairs = worked.flatMap(({ repair, links, blend }): RepairWork[] => {
+  const repairs = worked.flatMap(({ repair, links, colour, blend }): RepairWork[] => {
     const { damage, face, chain } = repair;
     if (!chain || links.length === 0) return [];
     const veneer = stock.find((v) => v.id === damage.body.patch.veneerId)?.body;
@@ -52,6 +53,7 @@ export function workOf(
             ? thicknessPlan(face.body.veneerMm, veneer.thicknessMm).sheets
             : 0,
         ...(blend ? { blend } : {}),
+        ...(colour && colour.coats.length > 0 ? { coats: colour.coats } : {}),
         surface: surfaceRisk(piece.body, face?.body),
         ...partOf(damage.body.faceId),
         ...(damage.body.grew ? { round: damage.body.grew.length } : {}),

@@ -24,8 +24,8 @@ import { CoatColour } from './CoatColour';
 import { FillColour } from './FillColour';
 import { NewWood } from './NewWood';
 import { VeneerLeft } from './VeneerLeft';
-import { areaOf } from '@/core/geometry';
 import {
+  colouredMm2,
   colouringOf,
   damageLabel,
   isUnderPaint,
@@ -224,7 +224,7 @@ export function BlendScreen() {
           wood={veneer?.body.name ?? face?.body.species ?? ''}
           grit={sanding?.ok ? sanding.value.endGrit : undefined}
           methods={links}
-          areaMm2={look ? areaOf(look.outline) : 0}
+          areaMm2={view.repair ? colouredMm2(view.repair) : 0}
           repair={look}
         />
       ) : null}

@@ -1,8 +1,8 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import { hexFromLab, type Lab } from '@/core/colour';
 import { sweepOf, type CoatStep, type Fit } from '@/core/pigment';
-import type { RepairView } from '@/core/job';
-import { batchWords, boardsToCopy, CARRIERS, coatsLampWords, coatsOf, handLaid, MOST_BOARD_COATS, roleOf, thinnings, thinnedTo, type CoatsOf, type RecipeCoats } from '@/core/shelf'; // prettier-ignore
+import { carrierWords, type RepairView } from '@/core/job';
+import { batchWords, boardsToCopy, coatsLampWords, coatsOf, handLaid, MOST_BOARD_COATS, roleOf, thinnings, thinnedTo, type CoatsOf, type RecipeCoats } from '@/core/shelf'; // prettier-ignore
 import type { Stored } from '@/records';
 import { Button, Chips, Notice, Section, Stepper, Text, useTheme } from '@/ui';
 import { OutlookFigure } from './OutlookFigure';
@@ -53,8 +53,8 @@ export function OwnRecipe({
     void put.current(thinnedTo(recipe, colourId, carrierParts));
   const of = (id: string): CoatsOf => recipe.find((r) => r.colourId === id) ?? { colourId: id, coats: 0 };
   const carrierOf = (id: string): string => {
-    const carrier = shelf.find((c) => c.id === id)?.body.carrier ?? 'none';
-    return carrier === 'none' ? 'its thinner' : CARRIERS[carrier].toLowerCase();
+    const colour = shelf.find((c) => c.id === id)?.body;
+    return colour ? carrierWords(colour) : 'its thinner';
   };
   const lamp = coatsLampWords(start, goal, wanted, result);
   const others = shelf.filter((c) => roleOf(c.body.kind) !== 'mix' && !recipe.some((r) => r.colourId === c.id)); // prettier-ignore

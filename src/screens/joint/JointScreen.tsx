@@ -2,8 +2,7 @@ import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { ADHESIVES, glueQuantity, type AdhesiveId } from '@/core/adhesive';
-import { dowelsInside, type JointLine } from '@/core/closing';
-import { DOWEL_SOURCE, dowelLayout, type DowelLayout } from '@/core/glueup';
+import { DOWEL_SOURCE, type DowelLayout } from '@/core/glueup';
 import { bringsWood, methodById } from '@/core/catalogue';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
@@ -40,21 +39,21 @@ import { AmountsSection, ClampsSection } from '../sheet/sections';
 import {
   boardThickMm,
   damageLabel,
+  dowelsOf,
   gluedAreaMm2,
   gluing,
   hollowOf,
   isUnderPaint,
   linkedPage,
-  jointOf,
   linkPlansOf,
   surfaceRisk,
   sumsOf,
   surveyed,
   worksheetOf,
   wouldBeForced,
+  type Repair,
   type Surveyed,
 } from '@/core/job';
-import { attempt } from '@/core/check';
 
 /** Splits, joints, let-in pieces and new parts: glue, sequence, and the sizes that go with the method. */
 export function JointScreen() {
@@ -175,9 +174,7 @@ export function JointScreen() {
         />
       ) : null}
       {link?.glue ? <ClampsSection link={link} /> : null}
-      {method === 'dowelJoint' && sized ? (
-        <Dowels survey={sized} boardMm={boardMm} joint={repair && jointOf(repair)} />
-      ) : null}
+      {method === 'dowelJoint' && sized && repair ? <Dowels repair={repair} survey={sized} /> : null}
       <KeepFigures damage={damage}>
         {damage.body.kind === 'missingMoulding' ? <Bending /> : null}
         {repair ? <SumsSection repair={repair} method={method} shop={shop} /> : null}
@@ -210,23 +207,11 @@ export function JointScreen() {
   );
 }
 
-function Dowels({
-  survey,
-  boardMm,
-  joint,
-}: {
-  survey: Surveyed;
-  boardMm: number;
-  joint: JointLine | undefined;
-}) {
+function Dowels({ repair, survey }: { repair: Repair; survey: Surveyed }) {
   const { length } = useUnits();
-  const result = attempt(() => dowelLayout(survey.lengthMm ?? survey.measures.alongMm, boardMm));
-  if (!result.ok) return <Notice kind="stop">{result.problem}</Notice>;
-  const d = result.value;
-  const places = joint
-    ? attempt(() => dowelsInside(survey.board.plane.outline, joint, d.atMm, d.drillMarkMm))
-    : undefined;
-  const breaks = places?.ok ? places.value.filter((p) => !p.inside).map((p) => p.atMm) : [];
+  const { layout, leftOutMm: breaks } = dowelsOf(repair);
+  if (!layout.ok) return <Notice kind="stop">{layout.problem}</Notice>;
+  const d = layout.value;
   return (
     <Section title="Dowels" help={describeSource(DOWEL_SOURCE)}>
       <View style={styles.figures}>

@@ -26,7 +26,7 @@ export function NeedsSection({ plan }: { plan: Plan }) {
       <View>
         {used.map((n, i) => (
           <Row
-            key={n.material}
+            key={n.id}
             title={n.label}
             detail={n.stands ? STANDS[n.stands] : ''}
             value={needWords(n, length)}
@@ -37,7 +37,7 @@ export function NeedsSection({ plan }: { plan: Plan }) {
       {tools.length > 0 ? (
         <Fold title={`To have at hand (${tools.length})`}>
           {tools.map((n) => (
-            <Text key={n.material}>{[n.label, ...(n.stands ? [STANDS[n.stands]] : [])].join(': ')}</Text>
+            <Text key={n.id}>{[n.label, ...(n.stands ? [STANDS[n.stands]] : [])].join(': ')}</Text>
           ))}
         </Fold>
       ) : null}
@@ -46,7 +46,9 @@ export function NeedsSection({ plan }: { plan: Plan }) {
           label={`Put ${missing.length} on the shopping list`}
           onPress={() =>
             act(() =>
-              change(record, { shopping: [...(shop.shopping ?? []), ...missing.map((n) => n.material)] }),
+              change(record, {
+                shopping: [...(shop.shopping ?? []), ...missing.flatMap((n) => n.material ?? [])],
+              }),
             )
           }
         />

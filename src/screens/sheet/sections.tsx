@@ -9,6 +9,7 @@ const DETAILS: Record<Amount['of'], string> = {
   weight: 'For the real glued area, with its waste',
   volume: 'Made up for this place, with what is left on the tool',
   wood: 'Along the grain first, with room to fit and trim',
+  pieces: 'Cut to length at the bench',
   tool: 'At hand',
 };
 

@@ -1,47 +1,24 @@
 import { Line, Rect } from 'react-native-svg';
-import { attempt } from '@/core/check';
-import { PLUG_SOURCE, plugPlan, type PlugPlan } from '@/core/letin';
+import { PLUG_SOURCE, type PlugPlan } from '@/core/letin';
 import { describeSource } from '@/core/sources';
-import { parseLength, type LengthUnit } from '@/core/units';
 import { Beside, Chips, Figure, materials, Notice, Section, Text, TextField, useTheme } from '@/ui';
 import { useKeptChoice, useKeptLength, useKeptText } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 import { Figures } from '../special/parts';
 import { DragDrawing } from './DragDrawing';
-import type { SumStarts } from '@/core/job';
-
-/** Sizes that are sold in each system; the owner's own go before them. */
-const BITS: Record<LengthUnit, string> = { mm: '6 8 10 12 15 20 25 30', in: '1/4 5/16 3/8 1/2 5/8 3/4 1' };
-const CUTTERS: Record<LengthUnit, string> = { mm: '8 10 12 15 20', in: '3/8 1/2 5/8 3/4 1' };
-
-/** Lengths of a list, in the shop's unit; what is none is left out. */
-const sizesIn = (text: string, unit: LengthUnit): number[] =>
-  text.split(/[\s;]+/).flatMap((t) => {
-    const read = attempt(() => parseLength(t, unit));
-    return read.ok && read.value > 0 ? [read.value] : [];
-  });
+import type { PlugSum } from '@/core/job';
 
 /** Bit, cutter, depth and length for a plug; or why it is something else. */
-export function PlugSection({ starts, clear }: { starts: SumStarts; clear: boolean }) {
-  const { length, unit } = useUnits();
-  const [hole, holeField] = useKeptLength('plug.hole', starts.holeMm);
-  const [depth, depthField] = useKeptLength('plug.depth', starts.depthMm);
-  const [next, nextField] = useKeptLength('plug.next', Math.max(10, starts.roomMm));
+export function PlugSection({ plug }: { plug: PlugSum }) {
+  const { length } = useUnits();
+  const { input, bits, cutters, plan: result } = plug;
+  const { holeMm: hole, depthMm: depth, boardMm } = input;
+  const [, holeField] = useKeptLength('plug.hole', hole);
+  const [, depthField] = useKeptLength('plug.depth', depth);
+  const [, nextField] = useKeptLength('plug.next', input.nextMm ?? 0);
   const [load, setLoad] = useKeptChoice('plug.load', 'no', ['no', 'yes']);
-  const [bits, setBits] = useKeptText('plug.bits', BITS[unit]);
-  const [cutters, setCutters] = useKeptText('plug.cutters', CUTTERS[unit]);
-  const result = attempt(() =>
-    plugPlan({
-      holeMm: hole,
-      depthMm: depth,
-      boardMm: starts.boardMm,
-      clear,
-      load: load === 'yes',
-      bitsMm: sizesIn(bits, unit),
-      cuttersMm: sizesIn(cutters, unit),
-      nextMm: next,
-    }),
-  );
+  const [, setBits] = useKeptText('plug.bits', bits);
+  const [, setCutters] = useKeptText('plug.cutters', cutters);
   return (
     <Section title="The plug and its hole" help={describeSource(PLUG_SOURCE)}>
       <Beside>
@@ -70,7 +47,7 @@ export function PlugSection({ starts, clear }: { starts: SumStarts; clear: boole
           ) : null}
           {result.value.bitMm === undefined ? null : (
             <>
-              <PlugDrawing plan={result.value} boardMm={starts.boardMm} holeMm={hole} depthMm={depth} />
+              <PlugDrawing plan={result.value} boardMm={boardMm} holeMm={hole} depthMm={depth} />
               <Figures>
                 <Figure label="Bit" value={length(result.value.bitMm)} />
                 <Figure label="Plug cutter" value={length(result.value.cutterMm ?? 0)} />

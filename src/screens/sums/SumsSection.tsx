@@ -9,6 +9,7 @@ import {
   jointGlueOf,
   partOf,
   partsWanted,
+  plugOf,
   sliverOf,
   stripsOf,
   sumsOf,
@@ -47,7 +48,7 @@ export function SumsSection({ repair, method, shop }: { repair: Repair; method: 
       {sums.map((sum) => {
         switch (sum) {
           case 'plug':
-            return <PlugSection key={sum} starts={starts} clear={repair.treated.goal !== 'paint'} />;
+            return <PlugSection key={sum} plug={plugOf(repair, shop)} />;
           case 'dutchman':
             return (
               <DutchmanSection

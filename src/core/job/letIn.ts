@@ -1,0 +1,87 @@
+import type { MethodId } from '../catalogue';
+import { attempt, type Result } from '../check';
+import { dowelsInside } from '../closing';
+import { dowelLayout, type DowelLayout } from '../glueup';
+import { plugPlan, type PlugInput, type PlugPlan } from '../letin';
+import { memory } from '../sources';
+import { parseLength, type LengthUnit } from '../units';
+import type { Repair } from './repairs';
+import { entered, enteredText, jointOf } from './sums';
+import { sumStarts } from './sumStarts';
+import type { KnownShop } from './types';
+
+/** Sizes that are sold in each system; the owner's own go before them. */
+export const SOLD: Record<'bits' | 'cutters', Record<LengthUnit, string>> = {
+  bits: { mm: '6 8 10 12 15 20 25 30', in: '1/4 5/16 3/8 1/2 5/8 3/4 1' },
+  cutters: { mm: '8 10 12 15 20', in: '3/8 1/2 5/8 3/4 1' },
+};
+export const SOLD_SOURCE = memory('drills and plug cutters as they are commonly sold');
+/** A hole that has no other near it stands as far from one as this. mm. */
+const LEAST_NEXT_MM = 10;
+
+/** Lengths of a list with spaces between; what is none is left out. */
+const sizesIn = (text: string, unit: LengthUnit): number[] =>
+  text.split(/[\s;]+/).flatMap((t) => {
+    const read = attempt(() => parseLength(t, unit));
+    return read.ok && read.value > 0 ? [read.value] : [];
+  });
+
+export type PlugSum = { input: PlugInput; bits: string; cutters: string; plan: Result<PlugPlan> };
+
+/** The plug of a hole, by what was entered and what is owned. */
+export function plugOf(repair: Repair, { lengthUnit }: KnownShop): PlugSum {
+  const starts = sumStarts(repair);
+  const of = entered(repair);
+  const text = enteredText(repair);
+  const bits = text('plug.bits', SOLD.bits[lengthUnit]);
+  const cutters = text('plug.cutters', SOLD.cutters[lengthUnit]);
+  const input: PlugInput = {
+    holeMm: of('plug.hole', starts.holeMm),
+    depthMm: of('plug.depth', starts.depthMm),
+    boardMm: starts.boardMm,
+    clear: repair.treated.goal !== 'paint',
+    load: text('plug.load', 'no') === 'yes',
+    bitsMm: sizesIn(bits, lengthUnit),
+    cuttersMm: sizesIn(cutters, lengthUnit),
+    nextMm: of('plug.next', Math.max(LEAST_NEXT_MM, starts.roomMm)),
+  };
+  return { input, bits, cutters, plan: attempt(() => plugPlan(input)) };
+}
+
+/** The dowels of an edge joint; those whose holes would break out through the edge of the face are left out. */
+export type DowelSum = { layout: Result<DowelLayout>; leftOutMm: readonly number[] };
+
+export function dowelsOf(repair: Repair): DowelSum {
+  const { jointMm, boardMm, faceMm } = sumStarts(repair);
+  const layout = attempt(() => dowelLayout(jointMm, boardMm));
+  const joint = jointOf(repair);
+  if (!layout.ok || !joint) return { layout, leftOutMm: [] };
+  const { atMm, drillMarkMm } = layout.value;
+  const places = attempt(() => dowelsInside(faceMm, joint, atMm, drillMarkMm));
+  return { layout, leftOutMm: places.ok ? places.value.filter((p) => !p.inside).map((p) => p.atMm) : [] };
+}
+
+const mm = (value: number): string => `${Number(value.toFixed(1))} mm`;
+
+/** What a let-in repair's sum says to its steps, by their keys. */
+export function letInWords(repair: Repair, method: MethodId, shop: KnownShop): Record<string, string> {
+  if (method === 'facePlug' || method === 'dowelPlug') {
+    const { plan } = plugOf(repair, shop);
+    if (!plan.ok) return {};
+    const { bitMm, boreMm = 0, cutterMm = 0, lengthMm = 0, proudMm = 0, missing } = plan.value;
+    if (bitMm === undefined) return {};
+    const bore = `Bit ${mm(bitMm)}, ${mm(boreMm)} deep.${missing ? ` ${missing}` : ''}`;
+    const plug = `${method === 'facePlug' ? 'Plug' : 'Dowel'} of ${mm(cutterMm)}, ${mm(lengthMm)} long, ${mm(proudMm)} proud.`; // prettier-ignore
+    return method === 'facePlug' ? { bore, glue: plug } : { glue: `${bore} ${plug}` };
+  }
+  if (method === 'dowelJoint') {
+    const { layout, leftOutMm } = dowelsOf(repair);
+    if (!layout.ok) return {};
+    const { diameterMm, drillMarkMm, atMm } = layout.value;
+    const places = atMm.filter((at) => !leftOutMm.includes(at));
+    return {
+      mark: `${places.length} dowels of ${mm(diameterMm)}, ${places.map((at) => Math.round(at)).join(', ')} mm from one end; mark on the bit ${mm(drillMarkMm)}.`, // prettier-ignore
+    };
+  }
+  return {};
+}
