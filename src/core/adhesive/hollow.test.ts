@@ -35,3 +35,8 @@ test('what heats itself is poured in even layers, none deeper than it bears', ()
   expect(poursFor('polyurethane', 25)).toBeUndefined();
   expect(poursFor('epoxy', 0)).toBeUndefined();
 });
+
+test('a hollow of two metres is one, a longer one is a slip of the hand', () => {
+  expect(hollowMm3('gap', { ...SIZES, length: 2000 })).toBe(2000 * 2 * 10);
+  expect(() => hollowMm3('gap', { ...SIZES, length: 2001 })).toThrow('2000 mm');
+});

@@ -148,3 +148,9 @@ test('a sheet longer than any is a slip of the hand, not a sheet', () => {
   );
   expect(() => hammerPlan({ alongMm: 5001, acrossMm: 300, hammerMm: 90, gelMin: 3 })).toThrow('5000 mm');
 });
+
+test('a strip stiffer than steel is a slip of the hand', () => {
+  const strip = { thicknessMm: 10, stiffnessMPaPerMm: 20 };
+  expect(clampSpacingMm({ ...strip, modulusMPa: 210_000 })).toBeGreaterThan(0);
+  expect(() => clampSpacingMm({ ...strip, modulusMPa: 300_001 })).toThrow('300000 MPa');
+});

@@ -38,3 +38,13 @@ test('it wobbles about its day and not to one side of it: over many days as much
   const all = Array.from({ length: 24 }, (_, h) => mean(Array.from({ length: 200 }, (_d, d) => simulatedClimate(8, d * 1440 + h * 60, '').temperatureC))); // prettier-ignore
   expect(Math.abs(middle - mean(all))).toBeLessThan(0.1);
 });
+
+test('it is read to a tenth of a degree and a whole per cent, as a shop instrument is', () => {
+  for (const { temperatureC, relativeHumidity } of day(3)) {
+    expect(10 * temperatureC).toBeCloseTo(Math.round(10 * temperatureC), 9);
+    expect(100 * relativeHumidity).toBeCloseTo(Math.round(100 * relativeHumidity), 9);
+    expect(temperatureC).toBeGreaterThan(14);
+    expect(temperatureC).toBeLessThan(23);
+  }
+  expect(new Set(day(3).map((c) => Math.round(c.temperatureC * 10) % 10)).size).toBeGreaterThan(4);
+});

@@ -93,3 +93,10 @@ test('what hides makes lines and ground alike; between the rows it goes straight
   for (const [x, own] of [[31, 120], [37, 190]] as const) expect(light(at(half, x, 50)[0])).toBeCloseTo(0.1 + (0.1 * light(own)) / mean, 2); // prettier-ignore
   expect(() => recolouredPlace(picture, cover, [])).toThrow(RangeError);
 });
+
+test('a point of a picture belongs to the place its middle lies in', () => {
+  // 4 × 4 points of a millimetre; the place covers those whose middles lie between 1 and 3 mm.
+  const cover = coverOf(4, 4, 1, [[1, 1], [3, 1], [3, 3], [1, 3]]); // prettier-ignore
+  const taken = [...cover].flatMap((c, i) => (c > 0 ? [[i % 4, Math.floor(i / 4)]] : []));
+  expect(taken).toEqual([[1, 1], [2, 1], [1, 2], [2, 2]]); // prettier-ignore
+});

@@ -92,3 +92,9 @@ test('a depth below zero or beyond any board is refused; one deeper than the boa
   expect(depthDoubt(5, 20)).toBeUndefined();
   expect(depthDoubt(25, undefined)).toBeUndefined();
 });
+
+test('a line of two millimetres is a line, one of half a millimetre is a tap', () => {
+  const line = (to: number) => measureMark({ tool: 'line', points: [[100, 100], [100 + to, 100]], widthMm: 0.5 }, FACE); // prettier-ignore
+  expect(line(2).lengthMm).toBeCloseTo(2, 9);
+  expect(() => line(0.5)).toThrow('lie on one spot');
+});

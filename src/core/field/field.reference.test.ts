@@ -318,3 +318,13 @@ test('long work hears a cancel', async () => {
   const work = pressField(input({ gridMm: 8 }), { signal: stop.signal, pause: async () => stop.abort() });
   await expect(work).rejects.toThrow();
 });
+
+test('cauls within their limits are worked out, beyond them refused by name', async () => {
+  const caul = { from: [100, 25] as Point, to: [400, 25] as Point, widthMm: 45, heightMm: 38, modulusMPa: 11_000, camberMm: 0 }; // prettier-ignore
+  const to = (x: number): Promise<unknown> => pressField({ ...BEAM, cauls: [{ ...caul, to: [caul.from[0] + x, caul.from[1]] }] }); // prettier-ignore
+  await expect(to(15)).resolves.toBeDefined();
+  await expect(to(9)).rejects.toThrow('Caul 1 has no length');
+  await expect(pressField({ ...BEAM, cauls: [{ ...caul, widthMm: 501 }] })).rejects.toThrow('The width of caul 1'); // prettier-ignore
+  const long = { ...BEAM, panel: { ...BEAM.panel, widthMm: 5000 }, gridMm: 60 };
+  await expect(pressField({ ...long, overhang: true, cauls: [{ ...caul, from: [0, caul.from[1]], to: [10_001, caul.from[1]] }] })).rejects.toThrow('The length of caul 1'); // prettier-ignore
+});

@@ -166,3 +166,14 @@ describe('levelling', () => {
     expect(() => depthFromShadowMm(6, 0)).toThrow(/lamp/);
   });
 });
+
+test('a hollow that is deeper halfway out than in its middle is counted as rings, layer by layer', () => {
+  // A moat: 2 mm in its middle, 4 mm halfway out; two layers of at most 3 mm that do not shrink.
+  const hollow: Hollow = { shape: 'bowl', areaMm2: 100 * Math.PI, middleMm: 2, halfwayMm: 4 };
+  const filler: Filler = { shrinks: 0, mostLayerMm: 2, layerWaitMin: 1, densityGPerMl: 1, waste: 0 };
+  const { layers } = fillPlan({ hollow, filler, boardMm: 18, proudMm: 0 });
+  const depth = (r: number): number => (r < 0.5 ? 2 + 4 * r : 8 * (1 - r));
+  const below = counted((x, y, z) => { const d = depth(Math.min(1, Math.hypot(x - 10, y - 10) / 10)); return z < 2 && d > 2 + z; }, [20, 20, 2]); // prettier-ignore
+  expect((1000 * (layers[0]?.ml ?? 0)) / below).toBeGreaterThan(0.97);
+  expect((1000 * (layers[0]?.ml ?? 0)) / below).toBeLessThan(1.03);
+});

@@ -182,3 +182,9 @@ describe('a tap near the edge of a face', () => {
     expect(tapOnFace(face, at)).toEqual(taken);
   });
 });
+
+test('a pixel in the middle of the face is as large as a millimetre beside it says', () => {
+  const [a, b] = [seen([300, 225]), seen([301, 225])].map(([x, y]): Point => [x * picture.widthPx, y * picture.heightPx]); // prettier-ignore
+  const px = a && b ? Math.hypot(b[0] - a[0], b[1] - a[1]) : NaN;
+  expect(scaleQuality(given(face)).mmPerPixel * px).toBeCloseTo(1, 6);
+});

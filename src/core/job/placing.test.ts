@@ -33,3 +33,13 @@ test('one more clamp goes into the widest gap of the first caul', () => {
 test('every clamp and every caul has its handles', () => {
   expect(placingHandles(PLACED).map((h) => h.id)).toEqual(['from 0', 'to 0', 'caul 0', 'clamp 0', 'clamp 1', 'clamp 2']); // prettier-ignore
 });
+
+test('a caul is held a third along it, between its ends and beside its middle, where a clamp stands', () => {
+  const caul = PLACED.cauls[0];
+  if (!caul) throw new Error('no caul');
+  const { from, to } = caul;
+  const handle = placingHandles(PLACED).find((h) => h.whole);
+  const share = Math.hypot((handle?.x ?? 0) - from[0], (handle?.y ?? 0) - from[1]) / Math.hypot(to[0] - from[0], to[1] - from[1]); // prettier-ignore
+  expect(share).toBeGreaterThan(0.25);
+  expect(share).toBeLessThan(0.4);
+});

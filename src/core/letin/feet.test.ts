@@ -87,3 +87,7 @@ describe('slivers', () => {
     expect(() => sliverPlan({ ...CRACK, lengthMm: 10, gapsMm: [12, 12] })).toThrow('wider than it is long');
   });
 });
+
+test('what is known of two feet is no floor', () => {
+  expect(() => feetPlan({ feet: table([0, 2]).slice(0, 2), way: 'add' })).toThrow(RangeError);
+});

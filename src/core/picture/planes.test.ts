@@ -122,3 +122,9 @@ test('the cheapest way through a band is the one that trying every way finds', (
     }),
   );
 });
+
+test('at its right rim a value is between its own row’s last pixels, not the next row’s first', () => {
+  const rows: Plane = { width: 3, height: 2, data: Float32Array.of(1, 2, 3, 90, 91, 92) };
+  expect(between(rows, 2.9, 0.5)).toBe(3);
+  expect(between(rows, 2.9, 1.5)).toBe(92);
+});

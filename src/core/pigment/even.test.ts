@@ -59,3 +59,9 @@ test('parts that are alike get nothing; what cannot be reached is told with how 
   expect(far.words).toContain(`${far.after.toFixed(1)} ΔE00`);
   await expect(evenOut({ parts, products: [CLEAR], mostCoats: 3, within: 1 })).rejects.toThrow('no dye, glaze or toner'); // prettier-ignore
 });
+
+test('products are tried alone and by twos, whatever their order on the shelf', async () => {
+  const one = await evenOut({ parts, products: [RED, BROWN], mostCoats: 6, within: 2 });
+  const other = await evenOut({ parts, products: [BROWN, RED], mostCoats: 6, within: 2 });
+  expect(other.after).toBeCloseTo(one.after, 9);
+});

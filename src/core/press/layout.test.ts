@@ -137,3 +137,13 @@ test('a clamp without a caul presses its pad and what the platen spreads, by han
   // Pad 30 mm and 18 mm of platen at 45° on both sides.
   expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(30 + 2 * 18, 6);
 });
+
+test('a caul spreads half its width and what the platen adds to either side of a clamp, by hand', () => {
+  const base = pressLayout(input({ targetKPa: 50 }));
+  const f = { kind: clampById('fStyle'), count: 8 };
+  const caul = { from: [110, 20], to: [270, 20], widthMm: 45, heightMm: 38, camberMm: 0 } as const;
+  const one = placedLayout(base, input(), { cauls: [caul], clamps: [{ at: [190, 20], clamp: 'fStyle', forceN: 500 }] }, () => f); // prettier-ignore
+  const ys = (one.footprints[0] ?? []).map(([, y]) => y);
+  // 45 mm of caul and 18 mm of platen at 45° on both sides.
+  expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(45 + 2 * 18, 6);
+});

@@ -136,3 +136,19 @@ test('a grain that runs aslant is turned upright with everything on it', () => {
   for (const [dx, dy] of long)
     expect(Math.abs(Math.atan2(dy, dx) * (180 / Math.PI)) % 180).toBeCloseTo(dy >= 0 ? 60 : 120, 4);
 });
+
+test('title and notes stand one under the other, and the grain arrow has its name', () => {
+  const [page] = patchSheet({ title: 'Slope', patch: patch(120, 40), damage: box(10, 10), grainDeg: 0, paper: 'a4', notes: ['First', 'Second'] }); // prettier-ignore
+  const at = (text: string): readonly [number, number] => {
+    const found = page?.marks.find((m) => m.kind === 'text' && m.text === text);
+    if (found?.kind !== 'text') throw new Error(`“${text}” is not printed.`);
+    return found.at;
+  };
+  expect(at('First')[1]).toBeGreaterThan(at('Slope')[1] + 4);
+  expect(at('Second')[1]).toBeGreaterThan(at('First')[1] + 3);
+  const arrow = page?.marks.find((m) => m.kind === 'line' && m.widthMm === 0.4);
+  if (arrow?.kind !== 'line') throw new Error('no arrow');
+  // Under the arrow, no farther from it than its own length.
+  expect(at('Grain')[1]).toBeGreaterThan(Math.max(arrow.from[1], arrow.to[1]));
+  expect(at('Grain')[1]).toBeLessThan(Math.max(arrow.from[1], arrow.to[1]) + 30);
+});

@@ -13,6 +13,7 @@ import {
   mixedByHand,
   moreSpread,
   outlookBefore,
+  recipeOutlook,
   pickedLabel,
   placeAfterBleach,
   recipeLine,
@@ -266,4 +267,11 @@ test('thinned coats of two products under a clear are as near as every row of th
       }
     }
   expect(nearer).toBeGreaterThan(12);
+});
+
+test('a mixture is as sure as it is near its largest part, in whatever order its parts stand', () => {
+  const colourants: Colourant[] = [{ id: 'near', lab: [50, 10, 20], strength: 1 }, { id: 'far', lab: [20, 0, 0], strength: 1 }]; // prettier-ignore
+  const of = (near: number, far: number) =>
+    recipeOutlook({ parts: [{ id: 'far', parts: far }, { id: 'near', parts: near }], lab: [48, 10, 19], deltaE00: 1 }, colourants); // prettier-ignore
+  expect(of(5, 1).spread).toBeLessThan(of(1, 5).spread);
 });
