@@ -319,14 +319,25 @@ describe('the figures on a page are those of the plan', () => {
 
   test('a split', async () => {
     const line: Damage['mark'] = { tool: 'line', points: [[0.1, 0.5], [0.6, 0.5]], widthMm: 0.6 }; // prettier-ignore
-    const ids = await boxWith({ kind: 'longCrack', outline: [], mark: line, method: 'glueSplit' });
+    const corners: [number, number][] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
+    const narrow = { scale: { kind: 'rectangle', object: 'face', corners, widthMm: 600, heightMm: 200 } as const }; // prettier-ignore
+    const split: Partial<Damage> = { kind: 'longCrack', outline: [], mark: line, method: 'glueSplit' };
+    const ids = await boxWith(split, { face: narrow });
     const { link } = await planned(ids);
+    expect(Object.keys(link.clamps ?? {})).toEqual(['fStyle']);
     await openPage(<JointScreen />, { id: ids.damage }, 'Clamps');
     expect(said('Glue')).toContain(gramsOf(link));
     for (const [kind, count] of Object.entries(link.clamps ?? {})) {
       expect(screen.getByText(clampById(kind).label)).toBeOnTheScreen();
       expect(screen.getAllByText(String(count)).length).toBeGreaterThan(0);
     }
+    screen.unmount();
+    // Across 450 mm none of them opens: page and plan say so in the same words.
+    const wide = await boxWith(split);
+    const { link: without } = await planned(wide);
+    expect(without.clamps).toBeUndefined();
+    await openPage(<JointScreen />, { id: wide.damage }, 'How it is held');
+    expect(screen.getByText(without.heldWords ?? '')).toBeOnTheScreen();
   });
 
   test('a fill: its amount, and each step with the minutes it has at the bench', async () => {

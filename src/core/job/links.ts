@@ -62,6 +62,8 @@ function closingClamps(
   if (!plan.ok || !plan.value.closes || plan.value.byHand) return acrossClamps(sized, shop, openMm);
   if (owned > 0) return { clamps: { [CLOSING_CLAMP]: plan.value.clamps } };
   const { clamps: count, eachN } = plan.value;
+  const other = ownedClamps(shop).find((c) => c.count >= count && c.kind.openingMm.value >= openMm && c.kind.forceN.value >= eachN); // prettier-ignore
+  if (other) return { clamps: { [other.kind.id]: count } };
   return { words: `It takes ${count} bar ${count === 1 ? 'clamp' : 'clamps'} of ${Math.ceil(eachN)} N that ${count === 1 ? 'opens' : 'open'} ${Math.ceil(openMm)} mm; you have none. Get or borrow ${count === 1 ? 'one' : 'them'} before the glue is out.` }; // prettier-ignore
 }
 
