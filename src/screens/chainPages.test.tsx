@@ -328,7 +328,7 @@ describe('the figures on a page are those of the plan', () => {
     await openPage(<JointScreen />, { id: ids.damage }, 'Clamps');
     expect(said('Glue')).toContain(gramsOf(link));
     for (const [kind, count] of Object.entries(link.clamps ?? {})) {
-      expect(screen.getByText(clampById(kind).label)).toBeOnTheScreen();
+      expect(screen.getAllByText(clampById(kind).label).length).toBeGreaterThan(0);
       expect(screen.getAllByText(String(count)).length).toBeGreaterThan(0);
     }
     screen.unmount();

@@ -152,7 +152,6 @@ export {
 export { floodRuns, HAND_TILT_DEG } from './flood';
 export {
   closeOf,
-  CLOSING_CLAMP,
   jointOf,
   type CloseSum,
   dutchmanOf,

@@ -11,7 +11,7 @@ import { letInWords } from './letIn';
 import { gluing, ownedClamps, pressPlan, type PressPlan } from './press';
 import type { Repair } from './repairs';
 import { fillOf } from './fills';
-import { closeOf, CLOSING_CLAMP, sumsOf } from './sums';
+import { closeOf, sumsOf } from './sums';
 import { stagesOf } from './stages';
 import type { Surveyed } from './survey';
 import { surfaceRisk } from './risk';
@@ -57,13 +57,11 @@ function closingClamps(
   shop: KnownShop,
 ): Across | undefined {
   if (!sumsOf(method).includes('close')) return undefined;
-  const { owned, plan, across, boardsMm } = closeOf(repair, shop);
+  const { owned, kind, plan, across, boardsMm } = closeOf(repair, shop);
   const openMm = across.length > 0 ? Math.max(...across.map((c) => c.openingMm)) : boardsMm;
   if (!plan.ok || !plan.value.closes || plan.value.byHand) return acrossClamps(sized, shop, openMm);
-  if (owned > 0) return { clamps: { [CLOSING_CLAMP]: plan.value.clamps } };
+  if (owned > 0) return { clamps: { [kind.id]: plan.value.clamps } };
   const { clamps: count, eachN } = plan.value;
-  const other = ownedClamps(shop).find((c) => c.count >= count && c.kind.openingMm.value >= openMm && c.kind.forceN.value >= eachN); // prettier-ignore
-  if (other) return { clamps: { [other.kind.id]: count } };
   return { words: `It takes ${count} bar ${count === 1 ? 'clamp' : 'clamps'} of ${Math.ceil(eachN)} N that ${count === 1 ? 'opens' : 'open'} ${Math.ceil(openMm)} mm; you have none. Get or borrow ${count === 1 ? 'one' : 'them'} before the glue is out.` }; // prettier-ignore
 }
 

@@ -12,7 +12,8 @@ import { dutchmanPlan, DUTCHMAN_MARGIN_MM, partPlan, sliverPlan, stripsPlan, typ
 import { centroidOf, rotate } from '../geometry';
 import { withSpares } from '../glueup';
 import { woodStiffnessMPa } from '../wood';
-import { clampOf } from './press';
+import type { ClampKind } from '../press';
+import { clampOf, ownedClamps } from './press';
 import type { Repair } from './repairs';
 import { sumStarts } from './sumStarts';
 import { markMm } from './survey';
@@ -162,7 +163,7 @@ export function stripsOf(repair: Repair): { input: StripsInput; plan: Result<Str
 }
 
 /** Bar clamps draw a joint together. */
-export const CLOSING_CLAMP = 'pipe';
+const CLOSING_CLAMP = 'pipe';
 
 /** The joints worked out lately: a page, its materials and its steps all ask for the same one. */
 const closings = new Map<string, Result<ClosePlan>>();
@@ -184,6 +185,8 @@ export type CloseSum = {
   owned: number;
   plan: Result<ClosePlan>;
   across: ClampAcross[];
+  /** What draws it together. */
+  kind: ClampKind;
   /** Both boards across the joint. */
   boardsMm: number;
 };
@@ -205,15 +208,26 @@ export function jointOf({ damage, survey }: Repair): JointLine | undefined {
 const onJoint = ({ from, to }: JointLine, atMm: readonly number[], lengthMm: number): number[] =>
   atMm.map((at) => (at / lengthMm) * Math.hypot(to[0] - from[0], to[1] - from[1]));
 
+/** Bars where there are any, else the strongest of what is owned and opens so far; bars to be got where nothing does. */
+function closingKind(shop: KnownShop, openMm: number): { kind: ClampKind; owned: number } {
+  const bars = shop.clamps.find((c) => c.id === CLOSING_CLAMP)?.count ?? 0;
+  const [strongest] = ownedClamps(shop)
+    .filter((c) => c.kind.openingMm.value >= openMm)
+    .sort((a, b) => b.kind.forceN.value - a.kind.forceN.value);
+  return bars > 0 || !strongest
+    ? { kind: clampOf(CLOSING_CLAMP, shop), owned: bars }
+    : { kind: strongest.kind, owned: strongest.count };
+}
+
 /** What it takes to draw the joint of a repair together, by what was entered: with the gaps, and how many bar clamps are owned. */
 export function closeOf(repair: Repair, shop: KnownShop): CloseSum {
   const starts = sumStarts(repair);
   const of = entered(repair);
-  const owned = shop.clamps.find((c) => c.id === CLOSING_CLAMP)?.count ?? 0;
   const lengthMm = of('close.length', starts.jointMm);
   const gapsMm = GAP_FIELDS.map((field, i) => of(`close.${field}`, starts.gapsMm[i] ?? 0));
   const thickMm = of('close.thick', starts.boardMm);
   const [one, other] = [of('close.one', starts.boardsMm), of('close.other', starts.boardsMm)];
+  const { kind, owned } = closingKind(shop, one + other);
   const plan = closing({
     lengthMm,
     boards: [
@@ -222,7 +236,7 @@ export function closeOf(repair: Repair, shop: KnownShop): CloseSum {
     ],
     gapsMm,
     modulusMPa: woodStiffnessMPa(starts.species),
-    clampN: clampOf(CLOSING_CLAMP, shop).forceN.value,
+    clampN: kind.forceN.value,
     clamps: owned > 0 ? owned : starts.clampsToGet,
   });
   const joint = jointOf(repair);
@@ -230,7 +244,15 @@ export function closeOf(repair: Repair, shop: KnownShop): CloseSum {
     joint && plan.ok
       ? attempt(() => clampsAcross({ outline: starts.faceMm, joint, atMm: onJoint(joint, plan.value.atMm, lengthMm) })) // prettier-ignore
       : undefined;
-  return { lengthMm, gapsMm, owned, plan, across: across?.ok ? across.value : [], boardsMm: one + other };
+  return {
+    lengthMm,
+    gapsMm,
+    owned,
+    plan,
+    across: across?.ok ? across.value : [],
+    boardsMm: one + other,
+    kind,
+  };
 }
 
 /** Where along the joint its gap is measured. */

@@ -31,7 +31,7 @@ export function CloseSection({
   const [, middleField] = useKeptLength('close.middle', starts.gapsMm[2]);
   const [, farField] = useKeptLength('close.far', starts.gapsMm[3]);
   const [, rightField] = useKeptLength('close.right', starts.gapsMm[4]);
-  const { owned, plan: result, gapsMm, lengthMm, across } = close;
+  const { owned, kind, plan: result, gapsMm, lengthMm, across } = close;
   const { species } = starts;
   return (
     <Section
@@ -56,7 +56,7 @@ export function CloseSection({
           <JointDrawing plan={result.value} gapsMm={gapsMm} lengthMm={lengthMm} />
           <Figures>
             <Figure
-              label={owned === 0 ? 'Bar clamps to get' : 'Bar clamps'}
+              label={owned === 0 ? 'Bar clamps to get' : kind.label}
               value={String(result.value.clamps)}
               note={owned === 0 ? 'none is owned yet' : `of ${owned}`}
               source={describeSource(CLOSE_SOURCE)}
