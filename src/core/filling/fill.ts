@@ -207,11 +207,14 @@ export function fillPlan({ hollow, filler, boardMm, proudMm, stickMm }: FillInpu
   const proud =
     hollow.shape === 'void' ? 0 : (proudMm ?? (hollow.shape === 'flat' ? SKIM_MM : PROUD_MM).value);
   const layers: Omit<FillLayer, 'ml'>[] = [];
+  // What does not sink is poured in even layers: nobody pours a skin half a millimetre thick on top of full ones.
+  const pours = Math.ceil(depthMm / filler.mostLayerMm - 1e-9);
+  const mostMm = filler.shrinks === 0 ? (depthMm + proud) / pours : filler.mostLayerMm;
   let floor = 0;
   while (layers.length < MOST_LAYERS) {
     const needed = (depthMm + proud - floor) / keeps;
-    const last = needed <= filler.mostLayerMm;
-    const fill = last ? needed : filler.mostLayerMm;
+    const last = needed <= mostMm + 1e-9;
+    const fill = last ? needed : mostMm;
     // A layer before the last never stands over the surface: what is proud is the last one's.
     layers.push({
       fromMm: floor,

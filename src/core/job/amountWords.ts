@@ -1,6 +1,7 @@
 import { MATERIALS } from '../catalogue';
 import { formatSmall } from '../units';
 import type { Amount } from './amounts';
+import type { DecidedCoats } from './colourStage';
 
 /** An amount in words: “1.4 g”, “10 ml”, “80 mm × 52 mm”. Nothing for what only has to be at hand. @param length a length in words */
 export function amountWords(amount: Amount, length: (mm: number) => string): string | undefined {
@@ -28,3 +29,7 @@ export function amountWords(amount: Amount, length: (mm: number) => string): str
 }
 
 export const materialLabel = (amount: Amount): string => MATERIALS[amount.material];
+
+/** What is mixed for decided coats: “0.8 ml with 2.4 ml of spirit”. */
+export const coatsWords = ({ productMl, carrierMl, carrier }: Pick<DecidedCoats, 'productMl' | 'carrierMl' | 'carrier'>): string =>
+  carrierMl > 0 ? `${formatSmall(productMl)} ml with ${formatSmall(carrierMl)} ml of ${carrier}` : `${formatSmall(productMl)} ml`; // prettier-ignore

@@ -5,9 +5,9 @@ import { batchOf, batchWords, CARRIERS, roleOf, type Colour, type OwnMix } from 
 import { lowerFirst } from '../terms';
 import { linksOfChain } from './decide';
 import { patchOfRepair, takesPatch } from './cutting';
-import type { LinkPlan } from './links';
+import { linkPlansOf, type LinkPlan } from './links';
 import type { Repair } from './repairs';
-import type { Damage, Named } from './types';
+import type { Damage, KnownShop, Named } from './types';
 
 /** One product of the shelf as it was decided on for a repair: its coats, and what is mixed for them. */
 export type DecidedCoats = ProductCoats & {
@@ -36,7 +36,7 @@ export function colouredMm2(repair: Repair): number {
 }
 
 /** The coats that were decided on, in the order in which they go on. */
-export function colourStage(repair: Repair, shelf: readonly Named<Colour>[]): ColourStage {
+function colourStage(repair: Repair, shelf: readonly Named<Colour>[]): ColourStage {
   const decided = (repair.damage.body.coats ?? []).filter((c) => c.coats > 0);
   const areaMm2 = decided.length > 0 ? colouredMm2(repair) : 0;
   const coats = decided.flatMap((of): DecidedCoats[] => {
@@ -67,8 +67,18 @@ function mixWords({ mixes = {} }: Damage, shelf: readonly Named<Colour>[]): stri
   return [ground ? `Ground: ${ground}.` : '', line ? `Lines: ${line}.` : ''].filter(Boolean).join(' ');
 }
 
+/** The worksheets of a repair, link by link, and its colouring: the one value that its pages show and the plan books. */
+export function worksheetsOf(
+  repair: Repair,
+  shop: KnownShop,
+  shelf: readonly Named<Colour>[] = [],
+): { links: LinkPlan[]; colour: ColourStage } {
+  const colour = colourStage(repair, shelf);
+  return { links: inDecidedColour(linkPlansOf(repair, shop), colour, repair.damage.body, shelf), colour };
+}
+
 /** The links of a repair with the colour that was decided on: mixes said at their fill, no toner counted beside own coats. */
-export function inDecidedColour(
+function inDecidedColour(
   links: readonly LinkPlan[],
   { coats }: ColourStage,
   damage: Damage,

@@ -79,7 +79,7 @@ export {
 export { FEET, feetOf, jointGlueOf, type FeetSum, type JointSum } from './fitSums';
 export { amountsOf, type Amount } from './amounts';
 export { boardThickMm, gluedAreaMm2, hollowDepthMm } from './glued';
-export { linkPlansOf, type LinkPlan } from './links';
+export { type LinkPlan } from './links';
 export { amountWords, materialLabel } from './amountWords';
 export {
   handsMin,
@@ -165,7 +165,8 @@ export {
 } from './sums';
 export { fillOf, FILLERS_SOURCE, type FillSum } from './fills';
 export { dowelsOf, plugOf, SOLD_SOURCE, type DowelSum, type PlugSum } from './letIn';
-export { carrierWords, colouredMm2, type DecidedCoats } from './colourStage';
+export { coatsWords } from './amountWords';
+export { carrierWords, colouredMm2, worksheetsOf, type DecidedCoats } from './colourStage';
 export { arrowAt, grainReadOn, newLeaf, startPlan } from './grainPlans';
 export { repairView, type RepairView } from './look';
 export { colouringOf, colourStart } from './colouring';

@@ -75,8 +75,8 @@ test('a knot hole of 60 mm, 25 mm deep, filled with epoxy: three pours, 71 ml of
   expect(pours.length).toBe(plan.value.layers.length);
   // Four hours between, and overnight after the last.
   expect(pours.map((s) => s.unattendedMin)).toEqual([240, 240, 960]);
-  // 10 mm of π/4 · 60² with a tenth more: 31 ml.
-  expect(pours[0]?.detail).toContain('Layer 1 of 3, 31 ml, to 15.0 mm under the surface');
+  // A third of 25.5 mm of π/4 · 60² with a tenth more: 26 ml.
+  expect(pours[0]?.detail).toContain('Layer 1 of 3, 26 ml, to 16.5 mm under the surface');
 });
 
 test('a hole of 22 mm, 14 mm deep: about 7 g of epoxy on page and list', () => {
@@ -267,7 +267,7 @@ test('coats that were decided on are steps with their own millilitres and waits,
   expect(steps[0]?.detail).toBe('1 part with 3 parts of spirit: 0.8 ml with 2.4 ml.');
   expect(steps[3]?.detail).toBe('As it comes, 4.8 ml.');
   const words = (label: string): string => needWords(needs.find((n) => n.label === label) ?? needs[0]!, (v) => `${v}`); // prettier-ignore
-  expect(words('Walnut dye')).toBe('0.8 ml with 2.4 ml of spirit');
+  expect(words('Walnut dye')).toBe('0.80 ml with 2.4 ml of spirit');
   expect(words('Amber toner')).toBe('4.8 ml');
   // No toner is counted beside it.
   expect(needs.some((n) => n.material === 'toner')).toBe(false);

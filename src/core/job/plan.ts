@@ -10,14 +10,14 @@ import {
 } from '../bench';
 import { takesColour, tonesIn, type MaterialId, type MethodId } from '../catalogue';
 import { colouringOf } from './colouring';
-import { colourStage, inDecidedColour, type ColourStage, type DecidedCoats } from './colourStage';
+import { worksheetsOf, type ColourStage, type DecidedCoats } from './colourStage';
 import type { Colour } from '../shelf';
 import { attempt, type JobContext } from '../check';
 import type { Learned } from '../figures';
 import type { BlendPlan, Tones, TopFinish } from '../colour';
 import { isUnderPaint } from './decide';
 import { formatMinutes } from '../units';
-import { linkPlansOf, type LinkPlan } from './links';
+import type { LinkPlan } from './links';
 import { repairsOf, type Repair } from './repairs';
 import type { ReachPlan } from '../apart';
 import { reachOf } from './apart';
@@ -109,7 +109,7 @@ const goneWords = ({ repair, colour: { gone } }: { repair: Repair; colour: Colou
 
 /**
  * The whole plan of a piece. Each stage takes the value of the one before it: what was seen and decided (`repairsOf`), every
- * link of it worked out (`linkPlansOf`, `blendOf`, `reachOf`), the work (`workOf`), its steps (`tasksFor`), the trail (`trailOf`).
+ * link of it worked out (`worksheetsOf`, `blendOf`, `reachOf`), the work (`workOf`), its steps (`tasksFor`), the trail (`trailOf`).
  *
  * @param tick called after each repair, so that whoever waits for a large piece knows that it is being worked on
  */
@@ -120,8 +120,7 @@ export function planOf(job: Job, tick: () => void = () => undefined): Plan {
   const decided = begun.map((d) => ({ ...d, body: choices[d.id] ? { ...d.body, ...choices[d.id] } : d.body })); // prettier-ignore
   const repairs = repairsOf(piece, own, decided, shop, tick);
   const worked = repairs.map((repair) => {
-    const colour = colourStage(repair, shelf);
-    const links = inDecidedColour(linkPlansOf(repair, shop), colour, repair.damage.body, shelf);
+    const { links, colour } = worksheetsOf(repair, shop, shelf);
     tick();
     const blend = blendOf(repair, links, job);
     return {

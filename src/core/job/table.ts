@@ -2,6 +2,7 @@ import { phaseOrder, UNMEASURED, type BenchTask, type DoneStep, type FaceWork } 
 import { MATERIALS, USES, type MaterialId, type PhaseId } from '../catalogue';
 import { PREPARATIONS } from '../prepare';
 import { FINISH_GOALS, lowerFirst } from '../terms';
+import { formatSmall } from '../units';
 import { waysOf } from './decide';
 import type { Plan } from './plan';
 import { isTicked } from './trail';
@@ -170,8 +171,7 @@ export function needWords(
   { grams, ml, thinner, sheets, pieces = [], wood }: Need,
   length: (mm: number) => string,
 ): string {
-  const small = (value: number, unit: string): string =>
-    `${value < 10 ? value.toFixed(1) : Math.ceil(value)} ${unit}`;
+  const small = (value: number, unit: string): string => `${formatSmall(value)} ${unit}`;
   return [
     ...(grams === undefined ? [] : [small(grams, 'g')]),
     ...(ml === undefined ? [] : [`${small(ml, 'ml')}${thinner ? ` with ${small(thinner.ml, 'ml')} of ${thinner.label}` : ''}`]),

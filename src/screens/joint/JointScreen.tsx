@@ -21,6 +21,7 @@ import {
   useWords,
 } from '@/ui';
 import { cautionsOf } from '@/core/safety';
+import { useList } from '@/records';
 import { Cautions } from '../shared/Cautions';
 import { Elsewhere } from '../shared/Elsewhere';
 import { FaceBoard } from '../shared/FaceBoard';
@@ -45,11 +46,11 @@ import {
   hollowOf,
   isUnderPaint,
   linkedPage,
-  linkPlansOf,
   surfaceRisk,
   sumsOf,
   surveyed,
   worksheetOf,
+  worksheetsOf,
   wouldBeForced,
   type Repair,
   type Surveyed,
@@ -60,6 +61,7 @@ export function JointScreen() {
   const { id, link: asked } = useLocalSearchParams<{ id: string; link?: string }>();
   const view = useDamageView(id, asked);
   const change = useChange();
+  const { records: shelf } = useList('colour');
   const { damage, face, piece, onFace, method, treated, repair, shop } = view;
   if (!damage || !piece || !treated || !method) return <Missing what="This damage" loading={view.loading} />;
   // Opened by its address for a repair that is worked out elsewhere.
@@ -80,7 +82,7 @@ export function JointScreen() {
   const glueId: AdhesiveId = glue.id;
   const boardMm = boardThickMm(face?.body);
   const sized = survey.ok ? survey.value : undefined;
-  const links = repair ? linkPlansOf(repair, shop) : [];
+  const links = repair ? worksheetsOf(repair, shop, shelf).links : [];
   const link = links.find((l) => l.method === method);
   const main = view.chain?.method ?? method;
   // What is poured has a sum of its own, in its layers.

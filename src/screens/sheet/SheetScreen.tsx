@@ -1,8 +1,9 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
-import { methodById, takesColour } from '@/core/catalogue';
-import { damageLabel, handsMin, handWords, isUnderPaint, linkPlansOf, stepsOfLink } from '@/core/job';
+import { methodById, takesColour, tonesIn } from '@/core/catalogue';
+import { damageLabel, handsMin, handWords, isUnderPaint, stepsOfLink, worksheetsOf } from '@/core/job';
 import { formatMinutes } from '@/core/units';
+import { useList } from '@/records';
 import { Button, Figure, Notice, Row, Section, Text } from '@/ui';
 import { Cautions } from '../shared/Cautions';
 import { FaceBoard } from '../shared/FaceBoard';
@@ -22,11 +23,12 @@ export function SheetScreen() {
   const view = useDamageView(id, asked);
   const { length, area } = useUnits();
   const { plan } = usePlan(view.piece?.id);
+  const { records: shelf } = useList('colour');
   const { damage, face, piece, onFace, method, treated, repair, shop } = view;
   if (!damage || !piece || !treated || !method || !repair)
     return <Missing what="This damage" loading={view.loading} />;
   const { survey } = repair;
-  const links = linkPlansOf(repair, shop);
+  const { links, colour } = worksheetsOf(repair, shop, shelf);
   const link = links.find((l) => l.method === method);
   const steps = plan && link ? stepsOfLink(plan, damage.id, method) : [];
   const coloured = takesColour(method) && !isUnderPaint(treated);
@@ -67,7 +69,7 @@ export function SheetScreen() {
       <KeepFigures damage={damage}>
         <SumsSection repair={repair} method={method} shop={shop} />
       </KeepFigures>
-      {link ? <AmountsSection amounts={link.amounts} /> : null}
+      {link ? <AmountsSection amounts={link.amounts} colours={tonesIn(method) ? colour.coats : []} /> : null}
       <Section title="Step by step">
         {plan ? null : <Text kind="quiet">{COUNTING}</Text>}
         <View>
@@ -84,7 +86,9 @@ export function SheetScreen() {
         </View>
         {plan && steps.length === 0 ? (
           <Text kind="quiet">
-            The steps of the whole piece do this: stripping, sanding and coating cover it.
+            {link?.unneeded
+              ? 'The wipe test has shown that it needs no colour: there is nothing to do.'
+              : 'The steps of the whole piece do this: stripping, sanding and coating cover it.'}
           </Text>
         ) : null}
       </Section>

@@ -1,5 +1,12 @@
 import { View } from 'react-native';
-import { amountWords, materialLabel, type Amount, type LinkPlan } from '@/core/job';
+import {
+  amountWords,
+  coatsWords,
+  materialLabel,
+  type Amount,
+  type DecidedCoats,
+  type LinkPlan,
+} from '@/core/job';
 import { clampById } from '@/core/press';
 import { describeSource } from '@/core/sources';
 import { Notice, Row, Section, Text } from '@/ui';
@@ -14,9 +21,15 @@ const DETAILS: Record<Amount['of'], string> = {
 };
 
 /** What the method takes, each with its amount for this place. */
-export function AmountsSection({ amounts }: { amounts: readonly Amount[] }) {
+export function AmountsSection({
+  amounts,
+  colours = [],
+}: {
+  amounts: readonly Amount[];
+  colours?: readonly DecidedCoats[];
+}) {
   const { length } = useUnits();
-  if (amounts.length === 0) return null;
+  if (amounts.length + colours.length === 0) return null;
   return (
     <Section title="Materials and tools">
       <View>
@@ -29,10 +42,19 @@ export function AmountsSection({ amounts }: { amounts: readonly Amount[] }) {
               detail={DETAILS[a.of]}
               {...(words ? { value: words } : {})}
               {...('source' in a ? { source: describeSource(a.source) } : {})}
-              last={i === amounts.length - 1}
+              last={colours.length === 0 && i === amounts.length - 1}
             />
           );
         })}
+        {colours.map((c, i) => (
+          <Row
+            key={c.colourId}
+            title={c.name}
+            detail={`${c.coats === 1 ? 'One thin coat' : `${c.coats} thin coats`}, as decided on the Blend page`}
+            value={coatsWords(c)}
+            last={i === colours.length - 1}
+          />
+        ))}
       </View>
     </Section>
   );
