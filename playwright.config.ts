@@ -6,13 +6,13 @@ export default defineConfig({
   testDir: 'e2e',
   testMatch: '**/*.spec.ts',
   outputDir: '_results',
-  workers: 1,
+  workers: 2,
   // A busy machine now and then moves a page under a finger. What needs its second go is listed as flaky, and looked into.
   retries: process.env.CI ? 1 : 0,
   forbidOnly: !!process.env.CI,
   reporter: [['list'], ['json', { outputFile: '_counts/e2e.json' }]],
-  timeout: 90_000,
-  expect: { timeout: 15_000 },
+  timeout: 150_000,
+  expect: { timeout: 25_000 },
   projects: [
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
     { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },

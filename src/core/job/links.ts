@@ -1,3 +1,4 @@
+import { assumedOf, assumedWords, type Assumed } from './assumed';
 import { glueTimes, heldTimes, TIMES_AT_C } from '../adhesive';
 import type { GlueWork, LinkWork } from '../bench';
 import { methodById, PRESSED_FAMILIES, tonesIn, type MethodId } from '../catalogue';
@@ -28,6 +29,8 @@ export type LinkPlan = LinkWork & {
   label: string;
   worksheet: Worksheet;
   amounts: Amount[];
+  /** Sizes that were taken for granted. */
+  assumed: Assumed[];
   cautions: CautionId[];
   /** What holds it in place of a flat press, where that was chosen. */
   held?: Held;
@@ -119,6 +122,16 @@ const ownedOf = (clamps: Record<string, number>, shop: KnownShop): Record<string
       .filter(([, n]) => n > 0),
   );
 
+/** What a method's steps say, the first of them with what was taken for granted. */
+const sayingAssumed = (
+  says: Record<string, string>,
+  assumed: readonly Assumed[],
+  first: string | undefined,
+): Record<string, string> =>
+  assumed.length === 0 || first === undefined
+    ? says
+    : { ...says, [first]: [says[first], `Assumed, measure it: ${assumedWords(assumed)}.`].filter(Boolean).join(' ') }; // prettier-ignore
+
 function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownShop): LinkPlan {
   const { damage, face, survey, treated } = repair;
   const { family, label, steps } = methodById(method);
@@ -134,10 +147,12 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
   const poured = worksheetOf(method) === 'joint';
   const { adhesive, glue } = glueOf(repair, method, chosen, shop);
   const sized = survey.ok ? survey.value : undefined;
-  const says = letInWords(repair, method, shop);
+  const assumed = assumedOf(repair, method);
+  const says = sayingAssumed(letInWords(repair, method, shop), assumed, steps[0]?.key);
   const shown = {
     ...(Object.keys(says).length > 0 ? { says } : {}),
     label,
+    assumed,
     worksheet: worksheetOf(method),
     amounts: amountsOf(repair, method, glued || poured ? adhesive : undefined, press, shop),
     cautions: cautionsOf([method], surfaceRisk(treated, face?.body), glued ? adhesive.id : undefined),

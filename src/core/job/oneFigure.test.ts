@@ -295,3 +295,19 @@ test('a fill that was mixed by hand says its parts at the bench', () => {
   );
   expect(steps[0]?.detail).toContain('Ground: 3 parts of Amber stick, 1 part of Brown stick. Lines: 2 parts of Brown stick.'); // prettier-ignore
 });
+
+test('what nobody has measured is said where its figure is used: on the worksheet, at the bench and on paper', () => {
+  const gouge: Partial<Damage> = { kind: 'gouge', outline: mark(60, 40), method: 'bareFiller' };
+  const assumed = worked(gouge, faceOf(600, 500, SOLID));
+  expect(assumed.link?.assumed).toEqual([{ label: 'depth', mm: 3 }]);
+  expect(assumed.steps[0]?.detail).toContain('Assumed, measure it: depth 3 mm.');
+  for (const known of [{ answers: { depthMm: 3 } }, { figures: { 'fill.deep': 3 } }]) {
+    const measured = worked({ ...gouge, ...known }, faceOf(600, 500, SOLID));
+    expect(measured.link?.assumed).toEqual([]);
+    expect(measured.steps[0]?.detail).not.toContain('Assumed');
+  }
+  // Where veneer is gone its own thickness is known.
+  expect(worked({ kind: 'missingVeneer', outline: mark(60, 40), method: 'bareFiller' }).link?.assumed).toEqual([]); // prettier-ignore
+  const plug = worked({ ...hole(9), method: 'facePlug' }, faceOf(600, 500, { ...SOLID, boardMm: undefined }));
+  expect(plug.link?.assumed.map((a) => a.label)).toEqual(['depth', 'thickness of the board']);
+});

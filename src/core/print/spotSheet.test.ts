@@ -28,3 +28,13 @@ test('a larger sheet is drawn at a round scale within the paper, and nothing lea
     }
   }
 });
+
+test('both distances are drawn and measured; an outline at the very edge has none to measure', () => {
+  const measures = (outline: Point[]): number =>
+    spotSheet({ ...input, outline }).marks.filter((m) => m.kind === 'line' && m.widthMm < 0.5).length;
+  const off = measures(OUTLINE);
+  const atTop = measures(OUTLINE.map(([x, y]): Point => [x, y - 20]));
+  const atBoth = measures(OUTLINE.map(([x, y]): Point => [x - 20, y - 20]));
+  expect(off).toBeGreaterThan(atTop);
+  expect(atTop).toBeGreaterThan(atBoth);
+});

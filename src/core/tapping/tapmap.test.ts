@@ -147,3 +147,18 @@ test('a panel that sounds hollow all over is loose out to each of its edges, and
   expect(Math.min(...ends.map(([, y]) => y))).toBeLessThan(2);
   expect(Math.max(...ends.map(([, y]) => y))).toBeGreaterThan(448);
 });
+
+test('how much is open is a share: all of it before the first tap, less after many', async () => {
+  const before = await tapMap({ outline: PANEL, taps: [] });
+  const hear = listener(LOOSE.ellipse ?? [], 3);
+  const taps = Array.from({ length: 48 }, (_, i) => hear(37.5 + 75 * (i % 8), 37.5 + 75 * Math.floor(i / 8)));
+  const after = await tapMap({ outline: PANEL, taps });
+  for (const { openShare, confidence } of [before, after]) {
+    expect(openShare).toBeGreaterThanOrEqual(0);
+    expect(openShare).toBeLessThanOrEqual(1);
+    expect(confidence).toBeGreaterThanOrEqual(0.5);
+    expect(confidence).toBeLessThanOrEqual(1);
+  }
+  expect(after.openShare).toBeLessThan(before.openShare);
+  expect(after.confidence).toBeGreaterThan(before.confidence);
+});

@@ -36,7 +36,7 @@ import { HollowSection } from './HollowSection';
 import { Bending } from './sums';
 import { SumsSection } from '../sums/SumsSection';
 import { WayInSection } from './WayInSection';
-import { AmountsSection, ClampsSection } from '../sheet/sections';
+import { AmountsSection, AssumedNotice, ClampsSection } from '../sheet/sections';
 import {
   boardThickMm,
   damageLabel,
@@ -182,6 +182,7 @@ export function JointScreen() {
         {repair ? <SumsSection repair={repair} method={method} shop={shop} /> : null}
         {hollow ? <HollowSection glue={glue} shape={hollow.shape} sizes={hollow.sizes} /> : null}
       </KeepFigures>
+      {link ? <AssumedNotice assumed={link.assumed} /> : null}
       {link ? <AmountsSection amounts={link.amounts} /> : null}
       <Cautions ids={cautionsOf([method], surfaceRisk(piece.body, face?.body), glueId)} />
       {link?.glue && sized && times.ok ? (

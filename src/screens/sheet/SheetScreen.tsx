@@ -15,7 +15,7 @@ import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { KeepFigures } from '../shared/kept';
 import { SumsSection } from '../sums/SumsSection';
-import { AmountsSection } from './sections';
+import { AmountsSection, AssumedNotice } from './sections';
 
 /** The worksheet of whatever is neither pressed, patched nor clamped: what it takes, how much of it, and each step with its time. */
 export function SheetScreen() {
@@ -69,6 +69,7 @@ export function SheetScreen() {
       <KeepFigures damage={damage}>
         <SumsSection repair={repair} method={method} shop={shop} />
       </KeepFigures>
+      {link ? <AssumedNotice assumed={link.assumed} /> : null}
       {link ? <AmountsSection amounts={link.amounts} colours={tonesIn(method) ? colour.coats : []} /> : null}
       <Section title="Step by step">
         {plan ? null : <Text kind="quiet">{COUNTING}</Text>}

@@ -1,14 +1,17 @@
 import { View } from 'react-native';
 import {
   amountWords,
+  assumedWords,
   coatsWords,
   materialLabel,
   type Amount,
+  type Assumed,
   type DecidedCoats,
   type LinkPlan,
 } from '@/core/job';
 import { clampById } from '@/core/press';
 import { describeSource } from '@/core/sources';
+import { upperFirst } from '@/core/terms';
 import { Notice, Row, Section, Text } from '@/ui';
 import { useUnits } from '../shared/useUnits';
 
@@ -57,6 +60,16 @@ export function AmountsSection({
         ))}
       </View>
     </Section>
+  );
+}
+
+/** Sizes that nobody has measured: the amounts are as sure as these. */
+export function AssumedNotice({ assumed }: { assumed: readonly Assumed[] }) {
+  if (assumed.length === 0) return null;
+  return (
+    <Notice kind="rest" title="Assumed, measure it">
+      {`${upperFirst(assumedWords(assumed))}. Amounts and layers follow from it.`}
+    </Notice>
   );
 }
 
