@@ -95,6 +95,14 @@ function clampsOf({ placed, layout, clamp, byRule }: PressPlan, stages: number, 
   return counts;
 }
 
+/** What a press asks for that the shop has not: told wherever its clamps are told. */
+function wantingWords({ layout: { clamps, outOfReach }, owned }: PressPlan): Pick<Across, 'words'> {
+  if (outOfReach > 0)
+    return { words: `${outOfReach} of the ${clamps.length} places lie deeper than any clamp of yours reaches: see its press page before the glue is out.` }; // prettier-ignore
+  if (owned >= clamps.length) return {};
+  return { words: owned === 0 ? `It takes ${clamps.length} clamps; you have none. Get or borrow them before the glue is out.` : `It asks for ${clamps.length} clamps in all; you have ${owned}.` }; // prettier-ignore
+}
+
 /** The glue of a link. Glue that cannot set at this temperature is given its times at 20 °C, and says so. */
 function glueOf({ treated }: Repair, method: MethodId, chosen: Damage['glue'], shop: KnownShop) {
   const { adhesive, times: here } = gluing(treated, method, chosen, shop);
@@ -188,8 +196,11 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
       ? {}
       : !pressed
         ? (closingClamps(repair, method, sized, shop) ?? acrossClamps(sized, shop))
-        : press && press.owned > 0
-          ? { clamps: clampsOf(press, stages?.stages.length ?? 1, shop) }
+        : press
+          ? {
+              ...(press.owned > 0 ? { clamps: clampsOf(press, stages?.stages.length ?? 1, shop) } : {}),
+              ...wantingWords(press),
+            }
           : {};
   return {
     ...shown,

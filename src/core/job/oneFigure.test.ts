@@ -311,3 +311,13 @@ test('what nobody has measured is said where its figure is used: on the workshee
   const plug = worked({ ...hole(9), method: 'facePlug' }, faceOf(600, 500, { ...SOLID, boardMm: undefined }));
   expect(plug.link?.assumed.map((a) => a.label)).toEqual(['depth', 'thickness of the board']);
 });
+
+test('a loose side that asks for more clamps than there are says so on bench and record too, not only how many there are', () => {
+  const whole: Point[] = [[0.01, 0.01], [0.99, 0.01], [0.99, 0.99], [0.01, 0.99]]; // prettier-ignore
+  const { plan, link, steps } = worked({ kind: 'blister', outline: whole, method: 'floodAndPress' }, faceOf(420, 680)); // prettier-ignore
+  const press = link?.press;
+  expect(press && press.clamps > press.owned).toBe(true);
+  const words = `It asks for ${press?.clamps} clamps in all; you have ${press?.owned}.`;
+  expect(plan.repairs[0]?.words).toContain(words);
+  expect(steps.filter((s) => s.detail.includes(words)).length).toBeGreaterThan(0);
+});

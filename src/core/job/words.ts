@@ -16,9 +16,8 @@ export const unitsOf = ({ lengthUnit, temperatureUnit }: KnownShop): ShopUnits =
 function gluedWords({ glue, clamps, held, heldWords }: LinkPlan): string | undefined {
   if (!glue) return undefined;
   const kinds = Object.entries(clamps ?? {}).map(([kind, count]) => `${count} × ${clampById(kind).label}`);
-  const holding =
-    heldWords && (held || kinds.length === 0) ? heldWords : kinds.length > 0 ? `${kinds.join(', ')}.` : '';
-  return `Glue: ${glue.label}. ${holding}`.trimEnd();
+  const clamped = kinds.length > 0 && !held ? `${kinds.join(', ')}.` : '';
+  return [`Glue: ${glue.label}.`, clamped, heldWords].filter(Boolean).join(' ');
 }
 
 /** What is to be done to a damage, in words for paper: the whole chain, why, with what, and that it goes against the advice if it does. */
