@@ -274,6 +274,14 @@ test('parts are brought to the darker of them, one from a photo; a wish that can
   expect(screen.getByText('Rail stays as it is; the others are brought to it.')).toBeOnTheScreen();
   expect(screen.getByText(/^1\. .+ thin coats? on Top\.$|^1\. .+ on Top\.$/)).toBeOnTheScreen();
   expect(screen.getByText(/^(Lay every product|Together they come)/)).toBeOnTheScreen();
+  // What is decided on goes to the bench, and comes back out.
+  await press('Put these coats in the plan');
+  await waitFor(async () =>
+    expect((await stored('piece', piece))?.ownSteps?.[0]?.title).toMatch(/^Even out: /),
+  );
+  expect((await stored('piece', piece))?.ownSteps?.[0]?.detail).toMatch(/on Top/);
+  await press('Undo');
+  await waitFor(async () => expect((await stored('piece', piece))?.ownSteps ?? []).toEqual([]));
   // What was added is there the next time, and can be left out.
   expect((await stored('piece', piece))?.evenParts).toEqual([{ name: 'Rail', lab: mockFound.mean }]);
   await press('Leave out Rail');

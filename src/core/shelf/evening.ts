@@ -1,6 +1,7 @@
 import { deltaE00, type Lab } from '../colour';
 import type { EvenInput, EvenPlan, Fit } from '../pigment';
-import { memory, sourced } from '../sources';
+import { memory, practice, sourced } from '../sources';
+import { upperFirst } from '../terms';
 import { outlookBefore, type Outlook } from './outlook';
 import { coatsOf, type OnShelf } from './plans';
 
@@ -44,6 +45,29 @@ export const evenSteps = (
     ({ productId, on }, i) =>
       `${i + 1}. ${productName(productId)}: ${on.map((o) => `${thinCoats(o.coats)} on ${partName(o.partId)}`).join(', ')}.`,
   );
+
+/** What begins the name of a step that evens parts out, so that a later decision takes its place. */
+export const EVEN_STEP = 'Even out: ';
+/** One thin coat on one part. min. */
+const COAT_MIN = sourced(10, memory('a thin coat of toner on one part, and looking at it'));
+const COAT_WAIT_MIN = sourced(30, practice('a glaze or toner waits about 30 min before the next coat'));
+
+/** The same as steps of the piece's plan, product by product in order. */
+export const evenForPlan = (
+  { steps }: EvenPlan,
+  productName: (id: string) => string,
+  partName: (id: string) => string,
+): { phase: 'blend'; title: string; detail: string; attendedMin: number; waitMin: number }[] =>
+  steps.map(({ productId, on }) => {
+    const most = Math.max(0, ...on.map((o) => o.coats));
+    return {
+      phase: 'blend',
+      title: `${EVEN_STEP}${productName(productId)}`,
+      detail: `${upperFirst(on.map((o) => `${thinCoats(o.coats)} on ${partName(o.partId)}`).join(', '))}. Look between the coats.`,
+      attendedMin: COAT_MIN.value * on.reduce((sum, o) => sum + o.coats, 0),
+      waitMin: COAT_WAIT_MIN.value * most,
+    };
+  });
 
 /** Which part the others are brought to. */
 export const evenGoalWords = ({ steps, goal }: EvenPlan, partName: (id: string) => string): string =>

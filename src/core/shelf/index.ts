@@ -80,7 +80,15 @@ export {
   spreadOfFirst,
   type First,
 } from './first';
-export { CLOSE_ENOUGH, evenGoalWords, evenInput, evenOutlook, evenSteps } from './evening';
+export {
+  CLOSE_ENOUGH,
+  evenGoalWords,
+  EVEN_STEP,
+  evenForPlan,
+  evenInput,
+  evenOutlook,
+  evenSteps,
+} from './evening';
 export { MOST_OWN_PARTS, mixedByHand, withParts, type MixAim, type Mixes, type OwnMix } from './ownMix';
 export { colouringLines } from './record';
 export { swatchDoubt } from './doubt';

@@ -2,12 +2,15 @@ import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import useSWR from 'swr';
+import type { OwnStep } from '@/core/bench';
 import type { Lab } from '@/core/colour';
 import { boardOf, viewOf } from '@/core/job';
 import { EVEN_SOURCE, type EvenPlan } from '@/core/pigment';
 import {
   CLOSE_ENOUGH,
   differenceWords,
+  EVEN_STEP,
+  evenForPlan,
   evenGoalWords,
   evenInput,
   evenOutlook,
@@ -15,7 +18,7 @@ import {
   outlookWords,
 } from '@/core/shelf';
 import { describeSource } from '@/core/sources';
-import type { Stored } from '@/records';
+import { newId, type Stored } from '@/records';
 import { Button, Figure, FilePick, Notice, Progress, Section, Stepper, Text, TextField, useSay } from '@/ui';
 import { computeInWorker, fileTones, tonesOfPlace } from '@/worker';
 import { EmptyShelf } from '../blend/EmptyShelf';
@@ -81,6 +84,7 @@ export function EvenScreen() {
     async () => (await computeInWorker('colour.even', input)) as EvenPlan,
     { keepPreviousData: true, revalidateOnFocus: false, shouldRetryOnError: false },
   );
+  const undo = useLatest((ownSteps: OwnStep[]) => change(piece, { ownSteps }));
   const put = useLatest((evenParts: typeof own) => change(piece, { evenParts }));
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
   const add = (file: File): Promise<void> =>
@@ -98,6 +102,17 @@ export function EvenScreen() {
   };
   const partName = (partId: string): string => parts.find((p) => p.id === partId)?.name ?? '';
   const productName = namesOf(shelf);
+  const intoPlan = (of: EvenPlan): Promise<void> =>
+    act(async () => {
+      const before = piece.body.ownSteps ?? [];
+      const coats = evenForPlan(of, productName, partName).map((s) => ({ ...s, id: newId() }));
+      const ownSteps = [...before.filter((s) => !s.title.startsWith(EVEN_STEP)), ...coats];
+      if (await change(piece, { ownSteps }))
+        say({
+          text: `${coats.length === 1 ? 'One step stands' : `${coats.length} steps stand`} in the plan and at the bench.`,
+          action: { label: 'Undo', run: () => void undo.current(before) },
+        });
+    });
   return (
     <Page
       title="Even out its parts"
@@ -171,6 +186,9 @@ export function EvenScreen() {
             ))}
           </View>
           <Text>{plan.words}</Text>
+          {plan.steps.length > 0 ? (
+            <Button label="Put these coats in the plan" kind="main" onPress={() => intoPlan(plan)} />
+          ) : null}
         </Section>
       ) : null}
     </Page>
