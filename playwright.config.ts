@@ -6,7 +6,7 @@ export default defineConfig({
   testDir: 'e2e',
   testMatch: '**/*.spec.ts',
   outputDir: '_results',
-  workers: 2,
+  workers: 1,
   // A busy machine now and then moves a page under a finger. What needs its second go is listed as flaky, and looked into.
   retries: process.env.CI ? 1 : 0,
   forbidOnly: !!process.env.CI,
