@@ -30,6 +30,6 @@ export function amountWords(amount: Amount, length: (mm: number) => string): str
 
 export const materialLabel = (amount: Amount): string => MATERIALS[amount.material];
 
-/** What is mixed for decided coats: “0.8 ml with 2.4 ml of spirit”. */
-export const coatsWords = ({ productMl, carrierMl, carrier }: Pick<DecidedCoats, 'productMl' | 'carrierMl' | 'carrier'>): string =>
-  carrierMl > 0 ? `${formatSmall(productMl)} ml with ${formatSmall(carrierMl)} ml of ${carrier}` : `${formatSmall(productMl)} ml`; // prettier-ignore
+/** How decided coats are laid: “2 thin coats, with 2.4 ml of spirit; decided on the Blend page”. */
+export const coatsWords = ({ coats, carrierMl, carrier }: DecidedCoats): string =>
+  `${coats === 1 ? 'One thin coat' : `${coats} thin coats`}${carrierMl > 0 ? `, with ${formatSmall(carrierMl)} ml of ${carrier}` : ''}; decided on the Blend page`;

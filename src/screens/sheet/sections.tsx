@@ -12,6 +12,7 @@ import {
 import { clampById } from '@/core/press';
 import { describeSource } from '@/core/sources';
 import { upperFirst } from '@/core/terms';
+import { formatSmall } from '@/core/units';
 import { Notice, Row, Section, Text } from '@/ui';
 import { useUnits } from '../shared/useUnits';
 
@@ -53,8 +54,8 @@ export function AmountsSection({
           <Row
             key={c.colourId}
             title={c.name}
-            detail={`${c.coats === 1 ? 'One thin coat' : `${c.coats} thin coats`}, as decided on the Blend page`}
-            value={coatsWords(c)}
+            detail={coatsWords(c)}
+            value={`${formatSmall(c.productMl)} ml`}
             last={i === colours.length - 1}
           />
         ))}
