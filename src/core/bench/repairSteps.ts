@@ -129,7 +129,7 @@ function paced(step: WorkedStep, areaMm2: number): WorkedStep {
 function linkSteps(
   link: LinkWork,
   label: string,
-  shimSheets: number,
+  shimWords: string | undefined,
   ways: Ways,
   kind: DamageKind | undefined,
 ): WorkedStep[] {
@@ -145,10 +145,7 @@ function linkSteps(
     if (!step.glued || !link.glue) return sized([plain(step, learns)]);
     const { glue, clamps } = link;
     const count = Object.values(clamps ?? {}).reduce((s, n) => s + n, 0);
-    const shims =
-      pressed && shimSheets > 0
-        ? `Shim with ${shimSheets} ${shimSheets === 1 ? 'sheet' : 'sheets'} of paper, glued on both sides.`
-        : '';
+    const shims = pressed ? shimWords : undefined;
     const laying = link.stages ?? [layingMinutes(link.areaMm2, count)];
     const staged = pressed && laying.length > 1;
     const out = (pressed ? laying : [0]).map((layingMin, i): WorkedStep => {
@@ -238,7 +235,7 @@ export function repairSteps({
   chain,
   label,
   kind,
-  shimSheets,
+  shimWords,
   blend,
   coats = [],
   goal,
@@ -248,7 +245,8 @@ export function repairSteps({
   chain: readonly LinkWork[];
   label: string;
   kind?: DamageKind;
-  shimSheets: number;
+  /** Paper under its patch. */
+  shimWords?: string;
   blend?: BlendPlan;
   /** The coats that were decided on, in place of what the blend would begin with. */
   coats?: readonly ProductCoats[];
@@ -264,7 +262,7 @@ export function repairSteps({
     .filter(
       (link) => !link.unneeded && ((blend === undefined && coats.length === 0) || !tonesIn(link.method)),
     )
-    .map((link) => ({ method: link.method, steps: linkSteps(link, label, shimSheets, ways, kind) }));
+    .map((link) => ({ method: link.method, steps: linkSteps(link, label, shimWords, ways, kind) }));
   const steps = inTime(worked, main, phaseOrder(ways)).flatMap(({ method, steps: own }): WorkedStep[] => {
     const prefix = method === main ? '' : `${method}.`;
     return own.map((s) => {

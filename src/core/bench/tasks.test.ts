@@ -26,7 +26,6 @@ const repair = (damageId: string, label: string, chain: LinkWork[], method: Meth
   label,
   method,
   chain,
-  shimSheets: 0,
   surface: { finishNow: 'lacquer' },
 });
 const lifted = repair('d1', '1 Lifted edge', [link('floodAndPress')], 'floodAndPress');

@@ -32,7 +32,8 @@ export type RepairWork = {
   /** The method that was chosen; the other links of the chain come before or after it. */
   method: MethodId;
   chain: LinkWork[];
-  shimSheets: number;
+  /** Paper under its patch. */
+  shimWords?: string;
   blend?: BlendPlan;
   /** Coats of own products that were decided on. */
   coats?: readonly ProductCoats[];

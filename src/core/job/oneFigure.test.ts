@@ -10,7 +10,8 @@ import { dowelsOf, plugOf } from './letIn';
 import { needsOf, needWords } from './table';
 import { partsWanted } from './sums';
 import type { Colour } from '../shelf';
-import type { Damage, Face, Named, Piece } from './types';
+import { shimsOf } from './shims';
+import type { Damage, Face, Named, Piece, Veneer } from './types';
 
 // What a page works out is what bench, list and paper say; each case with its figures reckoned by hand.
 
@@ -320,4 +321,30 @@ test('a loose side that asks for more clamps than there are says so on bench and
   const words = `It asks for ${press?.clamps} clamps in all; you have ${press?.owned}.`;
   expect(plan.repairs[0]?.words).toContain(words);
   expect(steps.filter((s) => s.detail.includes(words)).length).toBeGreaterThan(0);
+});
+
+test('half shims of the patch page are told at the bench: where the old veneer thins out one sheet more lies', () => {
+  const veneer = named<Veneer>('v', { name: 'Walnut', species: 'walnut', thicknessMm: 0.6, alongMm: 400, acrossMm: 300, note: '' }); // prettier-ignore
+  const piece = named<Piece>('p', { ...newPiece('Chest', '2026-03-02T08:00:00'), goal: 'keep' });
+  const shimmed = (figures: Damage['figures']) => {
+    const damage = named<Damage>('d', {
+      ...newDamage('p', 'f', 1, 'missingVeneer'),
+      outline: mark(60, 34),
+      method: 'veneerPatch',
+      patch: { veneerId: 'v' },
+      ...(figures ? { figures } : {}),
+    });
+    const faces = [named('f', faceOf(600, 500, { veneerMm: 0.9 }))];
+    const plan = planOf({ piece, faces, damages: [damage], stock: [veneer], shop: DEFAULT_SHOP });
+    const pressing = stepsOfLink(plan, 'd', 'veneerPatch').find((s) => s.id === 'd/press');
+    const shims = shimsOf(repairOf(piece, faces, [damage], damage, DEFAULT_SHOP), veneer.body);
+    return { words: pressing?.detail ?? '', zones: shims?.plan.ok ? shims.plan.value.zones : [] };
+  };
+  const even = shimmed(undefined);
+  expect(even.zones).toHaveLength(1);
+  expect(even.words).toContain(`Shim with ${even.zones[0]?.sheets} sheet`);
+  const half = shimmed({ 'shims.one': 0.9, 'shims.other': 0.7 });
+  expect(half.zones.length).toBeGreaterThan(1);
+  for (const z of half.zones)
+    expect(half.words).toContain(`${z.sheets === 1 ? '1 sheet' : `${z.sheets} sheets`} from ${Math.round(z.fromMm)} to ${Math.round(z.toMm)} mm`); // prettier-ignore
 });

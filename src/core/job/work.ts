@@ -3,7 +3,6 @@ import { methodById, type MethodId } from '../catalogue';
 import type { BlendPlan } from '../colour';
 import { perimeterOf } from '../geometry';
 import { preparationOf } from '../prepare';
-import { thicknessPlan } from '../veneer';
 import { faceAreaMm2 } from './condition';
 import { partsPlan } from './apart';
 import { treatedAs, waysOf } from './decide';
@@ -12,6 +11,7 @@ import type { LinkPlan } from './links';
 import { sandingOf } from './press';
 import type { Repair } from './repairs';
 import { surfaceRisk } from './risk';
+import { shimsOf, shimWords } from './shims';
 import { boardOf, damageLabel } from './survey';
 import type { Face, Named, Piece, KnownShop, Veneer } from './types';
 
@@ -39,6 +39,8 @@ export function workOf(
     if (!chain || links.length === 0) return [];
     const veneer = stock.find((v) => v.id === damage.body.patch.veneerId)?.body;
     const patched = links.some((l) => methodById(l.method).family === 'patch');
+    const shim = patched && veneer ? shimsOf(repair, veneer) : undefined;
+    const shims = shim && shimWords(shim);
     return [
       {
         damageId: damage.id,
@@ -48,10 +50,7 @@ export function workOf(
         method: chain.method,
         ...(damage.body.method === undefined ? { proposed: true as const } : {}),
         chain: links,
-        shimSheets:
-          patched && face && veneer && face.body.veneerMm > 0
-            ? thicknessPlan(face.body.veneerMm, veneer.thicknessMm).sheets
-            : 0,
+        ...(shims ? { shimWords: shims } : {}),
         ...(blend ? { blend } : {}),
         ...(colour && colour.coats.length > 0 ? { coats: colour.coats } : {}),
         surface: surfaceRisk(piece.body, face?.body),

@@ -8,6 +8,7 @@ import {
   patchesOfPiece,
   patchFor,
   patchOnItsSheet,
+  shimsOf,
   spotWords,
   surfaceRisk,
   surveyed,
@@ -74,6 +75,7 @@ export function PatchScreen() {
   const result = attempt(() => patchFor(damage.body, survey.value, treated));
   const patch = result.ok ? result.value : undefined;
   const chosen = stock.records.find((v) => v.id === damage.body.patch.veneerId);
+  const shims = view.repair && chosen ? shimsOf(view.repair, chosen.body) : undefined;
   const together = patchesOfPiece(piece, view.faces, view.damages, shop).flatMap(
     ({ damageId, patch: of }) => {
       const own = view.damages.find((d) => d.id === damageId);
@@ -178,13 +180,7 @@ export function PatchScreen() {
       />
       {view.repair ? (
         <KeepFigures damage={damage}>
-          {patch && chosen && !wholeFace ? (
-            <ShimsSection
-              oldMm={face.body.veneerMm}
-              newMm={chosen.body.thicknessMm}
-              lengthMm={patch.alongMm}
-            />
-          ) : null}
+          {shims && !wholeFace ? <ShimsSection shims={shims} /> : null}
           {wholeFace ? <LeavesSection face={alongAcross(survey.value.board)} veneer={chosen?.body} /> : null}
           <SumsSection repair={view.repair} method={method} shop={shop} />
         </KeepFigures>

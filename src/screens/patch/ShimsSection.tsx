@@ -1,18 +1,20 @@
 import { View } from 'react-native';
 import Svg, { Line, Polygon, Rect } from 'react-native-svg';
-import { attempt } from '@/core/check';
+import type { ShimSum } from '@/core/job';
 import { describeSource } from '@/core/sources';
-import { SHIM_SHEET_MM, shimsPlan, type ShimsPlan } from '@/core/veneer';
+import { SHIM_SHEET_MM, type ShimsPlan } from '@/core/veneer';
 import { Beside, materials, Notice, Row, Section, Text, useTheme } from '@/ui';
 import { useKeptLength } from '../shared/kept';
 import { useUnits } from '../shared/useUnits';
 
 /** Paper under a patch, under part of it where the old veneer thins out. */
-export function ShimsSection({ oldMm, newMm, lengthMm }: { oldMm: number; newMm: number; lengthMm: number }) {
+export function ShimsSection({ shims }: { shims: ShimSum }) {
   const { length } = useUnits();
-  const [one, oneField] = useKeptLength('shims.one', oldMm);
-  const [other, otherField] = useKeptLength('shims.other', oldMm);
-  const result = attempt(() => shimsPlan({ oldMm: [one, other], newMm, lengthMm }));
+  const { input, plan: result } = shims;
+  const { oldMm, newMm, lengthMm } = input;
+  const [one, other] = oldMm;
+  const [, oneField] = useKeptLength('shims.one', one);
+  const [, otherField] = useKeptLength('shims.other', other);
   return (
     <Section
       title="Height of the patch"
