@@ -11,8 +11,8 @@ export default defineConfig({
   retries: process.env.CI ? 1 : 0,
   forbidOnly: !!process.env.CI,
   reporter: [['list'], ['json', { outputFile: '_counts/e2e.json' }]],
-  timeout: 150_000,
-  expect: { timeout: 25_000 },
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
   projects: [
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
     { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },

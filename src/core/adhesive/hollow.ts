@@ -82,20 +82,21 @@ export function hollowMm3(shape: HollowShape, sizes: Record<HollowSize, number>)
 }
 
 /** Glues that heat themselves as they set: more at once than this boils, cracks and shrinks away. mm. */
-const POUR_MM: Partial<Record<AdhesiveId, Sourced>> = {
+export const POUR_MM = {
   epoxy: sourced(
     10,
     memory('slow epoxy is poured in layers of about 10 mm, each once the one before has gelled'),
   ),
   epoxyFast: sourced(5, memory('fast epoxy grows hot sooner: layers of about 5 mm')),
   caGel: sourced(2, memory('thicker cyanoacrylate does not set through; layers of about 2 mm')),
-};
+} satisfies Partial<Record<AdhesiveId, Sourced>>;
 
 export type Pours = { layers: number; eachMm: number; source: Source };
 
 /** In how many layers a hollow of this depth is filled, and how deep each is; one for a glue that sets through. */
 export function poursFor(glue: AdhesiveId, depthMm: number): Pours | undefined {
-  const most = POUR_MM[glue];
+  const limits: Partial<Record<AdhesiveId, Sourced>> = POUR_MM;
+  const most = limits[glue];
   if (!most || depthMm <= 0) return undefined;
   const layers = Math.ceil(depthMm / most.value - 1e-9);
   return { layers, eachMm: depthMm / layers, source: most.source };

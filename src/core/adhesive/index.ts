@@ -7,7 +7,15 @@ export {
   type GlueFigure,
   type OwnGlue,
 } from './kinds';
-export { hollowMm3, HOLLOW_SIZES, HOLLOWS, poursFor, type HollowShape, type HollowSize } from './hollow';
+export {
+  hollowMm3,
+  HOLLOW_SIZES,
+  HOLLOWS,
+  POUR_MM,
+  poursFor,
+  type HollowShape,
+  type HollowSize,
+} from './hollow';
 export {
   FLOOD_SOURCE,
   FLOODED_WASTE_SHARE,

@@ -1,7 +1,7 @@
 import { step, type Deed, type PhaseId } from '../catalogue';
-import { SEAL_STEP, type BlendPlan, type BlendStep } from '../colour';
+import { COAT_WAITS, SEAL_STEP, type BlendPlan, type BlendStep } from '../colour';
 import type { CoatKind } from '../pigment';
-import { memory, practice, sourced, type Sourced } from '../sources';
+import type { Sourced } from '../sources';
 import { plain, type WorkedStep } from './worked';
 
 /** What is done at each step of a blend, for its cautions. */
@@ -51,11 +51,13 @@ export type ProductCoats = {
 /** Which step of a blend a coat is like, for its phase, its minutes and its cautions. */
 const LIKE: Record<CoatKind, BlendStep['id']> = { dye: 'dye', glaze: 'glaze', toner: 'toner', clear: 'seal' };
 const WAIT: Record<CoatKind, Sourced> = {
-  dye: sourced(60, practice('a stain waits about 1 h before the next coat')),
-  glaze: sourced(30, practice('a glaze or toner waits about 30 min before the next coat')),
-  toner: sourced(30, practice('a glaze or toner waits about 30 min before the next coat')),
-  clear: sourced(60, memory('a thin coat of shellac can be scuffed after about an hour')),
+  dye: COAT_WAITS.stain,
+  glaze: COAT_WAITS.toner,
+  toner: COAT_WAITS.toner,
+  clear: COAT_WAITS.seal,
 };
+/** Coats that go over a seal. */
+export const SEALED_UNDER: readonly CoatKind[] = ['glaze', 'toner'];
 
 /** Each coat is a step with its own wait; the first says what is mixed. @param from how many coats of the repair came before */
 const coatsOf = ({ name, kind, coats, words }: ProductCoats, from: number): WorkedStep[] =>
@@ -90,9 +92,8 @@ export function colourSteps(blend: BlendPlan | undefined, coats: readonly Produc
       });
   const dyed = laidOn(['dye']);
   const over = laidOn(['glaze', 'toner', 'clear']);
-  const [first, ...rest] = dyed.length > 0 ? dyed : over;
-  const looked = [...(first ? [first] : []), ...asked('look'), ...rest];
-  return dyed.length > 0
-    ? [...asked('wipe'), ...looked, ...(over.length > 0 ? [fromBlend(SEAL_STEP)] : []), ...over]
-    : [...asked('wipe'), ...looked];
+  const seal = coats.some((c) => SEALED_UNDER.includes(c.kind)) ? [fromBlend(SEAL_STEP)] : [];
+  // It is looked at after the first coat of colour.
+  const [before, [first, ...rest]] = dyed.length > 0 ? [[], [...dyed, ...seal, ...over]] : [seal, over];
+  return [...asked('wipe'), ...before, ...(first ? [first] : []), ...asked('look'), ...rest];
 }

@@ -20,7 +20,7 @@ export {
   type OwnStep,
   type StepChange,
 } from './ownSteps';
-export { BLEND_DEEDS, type ProductCoats } from './colourSteps';
+export { BLEND_DEEDS, SEALED_UNDER, type ProductCoats } from './colourSteps';
 export { type GlueWork, type LinkWork } from './repairSteps';
 export {
   earlierBefore,

@@ -21,8 +21,6 @@ import type { FinishGoal } from '../terms';
 import { formatSmall } from '../units';
 import type { Ways } from '../ways';
 
-export type { WorkedStep } from './worked';
-
 export type GlueWork = {
   id: AdhesiveId;
   label: string;
@@ -45,6 +43,8 @@ export type LinkWork = {
   layers?: readonly { ml: number; waitMin: number; underMm: number }[];
   /** What its sum says to its steps, by their keys. */
   says?: Readonly<Record<string, string>>;
+  /** What is said at its first step, whichever that is. */
+  begins?: string;
   /** It was found on the way that nothing has to be done. */
   unneeded?: true;
   /** Minutes of spreading and clamping of each stage at the shop's own pace, where it is pressed. */
@@ -135,7 +135,7 @@ function linkSteps(
 ): WorkedStep[] {
   const { family, steps } = methodById(link.method);
   const pressed = PRESSED_FAMILIES.includes(family);
-  return steps.flatMap((given): WorkedStep[] => {
+  const [first, ...others] = steps.flatMap((given): WorkedStep[] => {
     const said = link.says?.[given.key];
     const own = said ? { ...given, detail: `${given.detail} ${said}` } : given;
     const step = inThisWay(link.method, own, ways, kind);
@@ -206,6 +206,8 @@ function linkSteps(
     }
     return out;
   });
+  if (!first) return [];
+  return [link.begins ? { ...first, detail: `${first.detail} ${link.begins}` } : first, ...others];
 }
 
 type WorkedLink = { method: MethodId; steps: WorkedStep[] };

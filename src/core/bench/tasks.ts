@@ -21,8 +21,9 @@ import type { FaceWork } from './passes';
 import type { ProductCoats } from './colourSteps';
 import { pieceSteps, type ApartWork, type PieceStep } from './pieceSteps';
 import type { DoneFaces } from './rounds';
-import { repairSteps, type LinkWork, type WorkedStep } from './repairSteps';
+import { repairSteps, type LinkWork } from './repairSteps';
 import type { BenchTask } from './task';
+import type { WorkedStep } from './worked';
 
 export type RepairWork = {
   damageId: string;

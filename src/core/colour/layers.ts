@@ -108,12 +108,19 @@ const SCUFF: Record<TopFinish, Sourced<string>> = {
 };
 const BETWEEN_COLOURS = sourced('P500', practice('between colour coats scuff very lightly at 500'));
 
+/** How long a coat is left before the next. min. */
+export const COAT_WAITS = {
+  stain: sourced(60, practice('a stain waits about 1 h before the next coat')),
+  toner: sourced(30, practice('a glaze or toner waits about 30 min before the next coat')),
+  seal: sourced(60, memory('a thin coat of shellac can be scuffed after about an hour')),
+};
+
 /** What shows the true colour, and lies between what soaks in and what goes over it. */
 export const SEAL_STEP: BlendStep = {
   id: 'seal',
   title: 'Seal with thin shellac',
   detail: 'One or two thin coats. They show the true colour and keep the next layers from soaking in.',
-  waitMin: sourced(60, memory('a thin coat of shellac can be scuffed after about an hour')),
+  waitMin: COAT_WAITS.seal,
   scuffGrit: SCUFF.shellac,
 };
 
@@ -154,8 +161,6 @@ export function blendPlan(old: Tones, bare: Tones, finish: TopFinish): BlendPlan
   const toner = layerBetween(wholeBefore, old.mean);
   const final = through(wholeBefore, toner);
   const finalGround = through(ground, toner);
-  const stainWait = sourced(60, practice('a stain waits about 1 h before the next coat'));
-  const tonerWait = sourced(30, practice('a toner waits about 30 min before the next coat'));
   const steps: BlendStep[] = [];
   if (deltaE00(bare.ground, ground) > NEGLIGIBLE) {
     steps.push({
@@ -165,7 +170,7 @@ export function blendPlan(old: Tones, bare: Tones, finish: TopFinish): BlendPlan
       before: bare.ground,
       after: ground,
       left: deltaE00(ground, old.ground),
-      waitMin: stainWait,
+      waitMin: COAT_WAITS.stain,
     });
   }
   if (deltaE00(lineAfterDye, line) > NEGLIGIBLE) {
@@ -176,7 +181,7 @@ export function blendPlan(old: Tones, bare: Tones, finish: TopFinish): BlendPlan
       before: lineAfterDye,
       after: line,
       left: deltaE00(line, old.line),
-      waitMin: stainWait,
+      waitMin: COAT_WAITS.stain,
     });
   }
   steps.push(SEAL_STEP);
@@ -188,7 +193,7 @@ export function blendPlan(old: Tones, bare: Tones, finish: TopFinish): BlendPlan
       before: line,
       after: glazedLine,
       left: deltaE00(glazedLine, old.line),
-      waitMin: tonerWait,
+      waitMin: COAT_WAITS.toner,
       scuffGrit: BETWEEN_COLOURS,
     });
   }
@@ -200,7 +205,7 @@ export function blendPlan(old: Tones, bare: Tones, finish: TopFinish): BlendPlan
       before: wholeBefore,
       after: final,
       left: deltaE00(final, old.mean),
-      waitMin: tonerWait,
+      waitMin: COAT_WAITS.toner,
       scuffGrit: SCUFF[finish],
     });
   }

@@ -41,7 +41,14 @@ export type FillInput = {
   stickMm?: number;
 };
 
-export type FillLayer = { fromMm: number; toMm: number; sinksToMm: number; ml: number; waitMin: number };
+export type FillLayer = {
+  fromMm: number;
+  toMm: number;
+  sinksToMm: number;
+  ml: number;
+  madeUpMl: number;
+  waitMin: number;
+};
 
 export type FillPlan = {
   volumeMl: number;
@@ -206,7 +213,7 @@ export function fillPlan({ hollow, filler, boardMm, proudMm, stickMm }: FillInpu
   // In a corner every face is built up at once; a void under veneer is filled in one go and stands proud of nothing.
   const proud =
     hollow.shape === 'void' ? 0 : (proudMm ?? (hollow.shape === 'flat' ? SKIM_MM : PROUD_MM).value);
-  const layers: Omit<FillLayer, 'ml'>[] = [];
+  const layers: Omit<FillLayer, 'ml' | 'madeUpMl'>[] = [];
   // What does not sink is poured in even layers: nobody pours a skin half a millimetre thick on top of full ones.
   const pours = Math.ceil(depthMm / filler.mostLayerMm - 1e-9);
   const mostMm = filler.shrinks === 0 ? (depthMm + proud) / pours : filler.mostLayerMm;
@@ -226,13 +233,12 @@ export function fillPlan({ hollow, filler, boardMm, proudMm, stickMm }: FillInpu
     if (last) break;
   }
   const volumeMl = mm3 / 1000;
-  const shaped = layers.map((l) => ({
-    ...l,
-    ml: heldBetween(hollow, mm3, depthMm, l.fromMm, l.toMm) / 1000,
-  }));
-  const filled = shaped.reduce((sum, l) => sum + l.ml, 0);
-  const madeUpMl = filled * (1 + filler.waste);
-  const most = Math.max(...shaped.map((l) => l.ml)) * (1 + filler.waste);
+  const shaped = layers.map((l): FillLayer => {
+    const ml = heldBetween(hollow, mm3, depthMm, l.fromMm, l.toMm) / 1000;
+    return { ...l, ml, madeUpMl: ml * (1 + filler.waste) };
+  });
+  const madeUpMl = shaped.reduce((sum, l) => sum + l.madeUpMl, 0);
+  const most = Math.max(...shaped.map((l) => l.madeUpMl));
   return {
     volumeMl,
     depthMm,

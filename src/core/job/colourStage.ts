@@ -1,5 +1,5 @@
-import type { ProductCoats } from '../bench';
-import { fillsInColour, methodById, tonesIn } from '../catalogue';
+import { SEALED_UNDER, type ProductCoats } from '../bench';
+import { fillsInColour, tonesIn, type MaterialId } from '../catalogue';
 import { areaOf, intersectionOf } from '../geometry';
 import { batchOf, batchWords, CARRIERS, roleOf, type Colour, type OwnMix } from '../shelf';
 import { lowerFirst } from '../terms';
@@ -85,14 +85,15 @@ function inDecidedColour(
   shelf: readonly Named<Colour>[],
 ): LinkPlan[] {
   const mixed = mixWords(damage, shelf);
+  // Between what soaks in and what goes over it lies shellac; dye alone takes none.
+  const sealed = coats.some((c) => SEALED_UNDER.includes(c.kind));
+  const counted = (material: MaterialId): boolean =>
+    material !== 'toner' && (sealed || material !== 'shellac');
   return links.map((link): LinkPlan => {
     if (coats.length > 0 && tonesIn(link.method))
-      return { ...link, amounts: link.amounts.filter((a) => a.material !== 'toner') };
-    const first = methodById(link.method).steps[0]?.key;
-    if (!mixed || !first || !fillsInColour(link.method)) return link;
-    return {
-      ...link,
-      says: { ...link.says, [first]: [link.says?.[first], mixed].filter(Boolean).join(' ') },
-    };
+      return { ...link, amounts: link.amounts.filter((a) => counted(a.material)) };
+    return mixed && fillsInColour(link.method)
+      ? { ...link, begins: [link.begins, mixed].filter(Boolean).join(' ') }
+      : link;
   });
 }

@@ -96,7 +96,7 @@ export function neededFromStock(
 /** A patch from the piece itself is cut like one from the shelf. */
 export const takesPatch = (method: MethodId): boolean => {
   const { family, needs } = methodById(method);
-  return family === 'patch' && (needs.includes('veneer') || method === 'harvestedPatch');
+  return family === 'patch' && needs.includes('veneer');
 };
 
 const labelOf = (piece: Named<Piece>, damage: Named<Damage>): string =>

@@ -1,3 +1,4 @@
+import { adhesiveById, POUR_MM } from '../adhesive';
 import type { MethodId } from '../catalogue';
 import { attempt, type Result } from '../check';
 import { CRACK_KINDS, VENEER_LOSS_KINDS } from '../damage';
@@ -6,6 +7,7 @@ import { memory, sourced, type Source } from '../sources';
 import type { Repair } from './repairs';
 import { entered } from './sums';
 import { sumStarts, UNKNOWN } from './sumStarts';
+import { glueChoice } from './worksheet';
 
 export const FILLERS_SOURCE: Source = memory(
   'shrinkage, thickest layer and waits of each kind of filler; the label goes first',
@@ -13,7 +15,8 @@ export const FILLERS_SOURCE: Source = memory(
 
 /** What a method fills with, and the stick it comes as. */
 type FillRow = {
-  filler: Filler;
+  /** Or an epoxy, whichever was chosen. */
+  filler: Filler | 'epoxy';
   /** Sticks are mostly about a centimetre thick. */
   stickMm?: number;
   /** A cap of another filler goes over it: so much is left for that. mm */
@@ -29,14 +32,24 @@ const BARE: Filler = {
   densityGPerMl: 1.6,
   waste: 0.2,
 };
-const EPOXY: Filler = {
-  shrinks: 0,
-  mostLayerMm: 10,
-  layerWaitMin: 240,
-  lastWaitMin: OVERNIGHT_MIN,
-  densityGPerMl: 1.12,
-  waste: 0.1,
+/** Waits of an epoxy that is poured: until the next pour may go on, and until the last can be levelled. min */
+const POURED = {
+  epoxy: { layerWaitMin: 240, lastWaitMin: OVERNIGHT_MIN },
+  epoxyFast: { layerWaitMin: 30, lastWaitMin: 240 },
 };
+
+/** The epoxy that was chosen for a method as a filler, the slow one where none was; its density and its deepest pour are its glue's own. */
+function epoxyOf({ damage, chain }: Repair, method: MethodId): Filler {
+  const { adhesive } = glueChoice(damage.body, method, chain?.method ?? method);
+  const id = adhesive === 'epoxyFast' ? adhesive : 'epoxy';
+  return {
+    shrinks: 0,
+    mostLayerMm: POUR_MM[id].value,
+    ...POURED[id],
+    densityGPerMl: adhesiveById(id).densityGPerMl.value,
+    waste: 0.1,
+  };
+}
 
 const FILLS: Partial<Record<MethodId, FillRow>> = {
   bareFiller: { filler: BARE },
@@ -52,8 +65,8 @@ const FILLS: Partial<Record<MethodId, FillRow>> = {
       mix: { a: 1, b: 1, by: 'volume', densityA: 1.6, densityB: 1.6, potMin: 30 },
     },
   },
-  epoxyFill: { filler: EPOXY },
-  epoxyCap: { filler: EPOXY, cap: { filler: BARE, highMm: 2 } },
+  epoxyFill: { filler: 'epoxy' },
+  epoxyCap: { filler: 'epoxy', cap: { filler: BARE, highMm: 2 } },
   burnIn: { filler: { shrinks: 0.02, mostLayerMm: 3, layerWaitMin: 2, densityGPerMl: 1.1, waste: 0.15 }, stickMm: 12 },
   hardWax: { filler: { shrinks: 0.03, mostLayerMm: 3, layerWaitMin: 2, densityGPerMl: 0.95, waste: 0.1 }, stickMm: 10 },
   softWax: { filler: { shrinks: 0, mostLayerMm: 3, layerWaitMin: 1, densityGPerMl: 0.9, waste: 0.1 }, stickMm: 10 },
@@ -111,7 +124,8 @@ const upTo = (hollow: Hollow, underMm: number): Hollow =>
 export function fillOf(repair: Repair, method: MethodId): FillSum | undefined {
   const row = FILLS[method];
   if (!row) return undefined;
-  const { filler, stickMm, cap } = row;
+  const { stickMm, cap } = row;
+  const filler = row.filler === 'epoxy' ? epoxyOf(repair, method) : row.filler;
   const hollow = hollowOf(repair);
   const mostLayerMm = entered(repair)('fill.layer', filler.mostLayerMm);
   const { boardMm } = sumStarts(repair);

@@ -3,7 +3,7 @@ import { attempt, type Result } from '../check';
 import { dowelsInside } from '../closing';
 import { dowelLayout, type DowelLayout } from '../glueup';
 import { plugPlan, type PlugInput, type PlugPlan } from '../letin';
-import { memory } from '../sources';
+import { memory, sourced } from '../sources';
 import { parseLength, type LengthUnit } from '../units';
 import type { Repair } from './repairs';
 import { entered, enteredText, jointOf } from './sums';
@@ -17,7 +17,7 @@ export const SOLD: Record<'bits' | 'cutters', Record<LengthUnit, string>> = {
 };
 export const SOLD_SOURCE = memory('drills and plug cutters as they are commonly sold');
 /** A hole that has no other near it stands as far from one as this. mm. */
-const LEAST_NEXT_MM = 10;
+const LEAST_NEXT_MM = sourced(10, memory('where a field begins before anything is measured; measure yours'));
 
 /** Lengths of a list with spaces between; what is none is left out. */
 const sizesIn = (text: string, unit: LengthUnit): number[] =>
@@ -43,7 +43,7 @@ export function plugOf(repair: Repair, { lengthUnit }: KnownShop): PlugSum {
     load: text('plug.load', 'no') === 'yes',
     bitsMm: sizesIn(bits, lengthUnit),
     cuttersMm: sizesIn(cutters, lengthUnit),
-    nextMm: of('plug.next', Math.max(LEAST_NEXT_MM, starts.roomMm)),
+    nextMm: of('plug.next', Math.max(LEAST_NEXT_MM.value, starts.roomMm)),
   };
   return { input, bits, cutters, plan: attempt(() => plugPlan(input)) };
 }

@@ -2,6 +2,7 @@ import { assumedOf, assumedWords, type Assumed } from './assumed';
 import { glueTimes, heldTimes, TIMES_AT_C } from '../adhesive';
 import type { GlueWork, LinkWork } from '../bench';
 import { methodById, PRESSED_FAMILIES, tonesIn, type MethodId } from '../catalogue';
+import { drawsTogether } from '../press';
 import { cautionsOf, type CautionId } from '../safety';
 import { standingOf } from '../shelf';
 import { amountsOf, fittedOf, type Amount } from './amounts';
@@ -43,7 +44,9 @@ type Across = { clamps?: Record<string, number>; words?: string };
 /** Clamps across a split, a joint or a let-in piece: of the kind that the shop has most of, among those that open wide enough. @param openMm nothing where any opens wide enough */
 function acrossClamps(survey: Surveyed | undefined, shop: KnownShop, openMm = 0): Across {
   const owned = ownedClamps(shop);
-  const [most] = owned.filter((c) => c.kind.openingMm.value >= openMm).sort((a, b) => b.count - a.count);
+  const [most] = owned
+    .filter((c) => openMm === 0 || (drawsTogether(c.kind) && c.kind.openingMm.value >= openMm))
+    .sort((a, b) => b.count - a.count);
   // 300 mm that were measured as a hair more are three, not four.
   const wanted = Math.max(1, Math.ceil((survey?.lengthMm ?? CLAMP_SPACING_MM) / CLAMP_SPACING_MM - 1e-9));
   if (most) return { clamps: { [most.kind.id]: Math.min(most.count, wanted) } };
@@ -73,10 +76,9 @@ function layersOf(repair: Repair, method: MethodId): LinkWork['layers'] {
   const { plan, cap } = fillOf(repair, method) ?? {};
   if (!plan?.ok) return undefined;
   const underCap = cap?.ok ? cap.value.depthMm : 0;
-  const { layers, depthMm, madeUpMl } = plan.value;
-  const filledMl = layers.reduce((sum, l) => sum + l.ml, 0);
-  return layers.map(({ ml, sinksToMm, waitMin }) => ({
-    ml: (ml * madeUpMl) / filledMl,
+  const { layers, depthMm } = plan.value;
+  return layers.map(({ madeUpMl, sinksToMm, waitMin }) => ({
+    ml: madeUpMl,
     waitMin,
     underMm: depthMm + underCap - sinksToMm,
   }));
@@ -130,16 +132,6 @@ const ownedOf = (clamps: Record<string, number>, shop: KnownShop): Record<string
       .filter(([, n]) => n > 0),
   );
 
-/** What a method's steps say, the first of them with what was taken for granted. */
-const sayingAssumed = (
-  says: Record<string, string>,
-  assumed: readonly Assumed[],
-  first: string | undefined,
-): Record<string, string> =>
-  assumed.length === 0 || first === undefined
-    ? says
-    : { ...says, [first]: [says[first], `Assumed, measure it: ${assumedWords(assumed)}.`].filter(Boolean).join(' ') }; // prettier-ignore
-
 function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownShop): LinkPlan {
   const { damage, face, survey, treated } = repair;
   const { family, label, steps } = methodById(method);
@@ -156,9 +148,10 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
   const { adhesive, glue } = glueOf(repair, method, chosen, shop);
   const sized = survey.ok ? survey.value : undefined;
   const assumed = assumedOf(repair, method);
-  const says = sayingAssumed(letInWords(repair, method, shop), assumed, steps[0]?.key);
+  const says = letInWords(repair, method, shop);
   const shown = {
     ...(Object.keys(says).length > 0 ? { says } : {}),
+    ...(assumed.length > 0 ? { begins: `Assumed, measure it: ${assumedWords(assumed)}.` } : {}),
     label,
     assumed,
     worksheet: worksheetOf(method),

@@ -348,3 +348,51 @@ test('half shims of the patch page are told at the bench: where the old veneer t
   for (const z of half.zones)
     expect(half.words).toContain(`${z.sheets === 1 ? '1 sheet' : `${z.sheets} sheets`} from ${Math.round(z.fromMm)} to ${Math.round(z.toMm)} mm`); // prettier-ignore
 });
+
+test('fast epoxy is poured as fast epoxy: layers of at most 5 mm, as heavy as that glue is', () => {
+  const { repair, needs, steps } = worked(
+    { ...hole(60), method: 'epoxyFill', answers: { depthMm: 20 }, glue: { adhesive: 'epoxyFast' } },
+    faceOf(600, 500, SOLID),
+  );
+  const plan = fillOf(repair, 'epoxyFill')?.plan;
+  expect(plan?.ok && plan.value.layers).toHaveLength(4);
+  expect(steps.filter((s) => s.title.startsWith('Mix and pour')).map((s) => s.unattendedMin)).toEqual([30, 30, 30, 240]); // prettier-ignore
+  const grams = (((Math.PI / 4) * 60 ** 2 * 20.5) / 1000) * 1.15 * 1.1;
+  expect(needs.find((n) => n.material === 'epoxy')?.grams).toBeCloseTo(grams, 2);
+});
+
+test('each layer’s millilitres on its page are those of its step, waste and all', () => {
+  const { repair, link } = worked({ outline: mark(60, 40), method: 'bareFiller', answers: { depthMm: 9 } });
+  const plan = fillOf(repair, 'bareFiller')?.plan;
+  if (!plan?.ok) throw new Error(plan?.problem);
+  expect(link?.layers?.map((l) => l.ml)).toEqual(plan.value.layers.map((l) => l.madeUpMl));
+  expect(plan.value.layers.reduce((s, l) => s + l.madeUpMl, 0)).toBeCloseTo(plan.value.madeUpMl, 9);
+});
+
+test('what was assumed is said once, at the first step there is, also where one layer fills it', () => {
+  const { steps } = worked({ kind: 'gouge', outline: mark(60, 40), method: 'polyesterFiller' }, faceOf(600, 500, SOLID), { goal: 'paint' }); // prettier-ignore
+  expect(steps[0]?.title).toMatch(/^Mix, fill and level/);
+  expect(steps.map((s) => s.detail.includes('Assumed, measure it: depth 3 mm.'))).toEqual([true, ...steps.slice(1).map(() => false)]); // prettier-ignore
+});
+
+test('a split is not drawn together by weights or by bars from above, however far those open', () => {
+  const line = { tool: 'line' as const, points: [[0.25, 0.5], [0.75, 0.5]] satisfies Point[], widthMm: 0.1 }; // prettier-ignore
+  const piece = named<Piece>('p', { ...newPiece('Chest', '2026-03-02T08:00:00'), goal: 'keep' });
+  const damage = named<Damage>('d', { ...newDamage('p', 'f', 1, 'longCrack'), outline: [], mark: line, method: 'glueSplit' }); // prettier-ignore
+  const shop = { ...DEFAULT_SHOP, clamps: [{ id: 'goBar' as const, count: 8 }, { id: 'weight' as const, count: 8 }] }; // prettier-ignore
+  const plan = planOf({ piece, faces: [named('f', faceOf(600, 500, SOLID))], damages: [damage], shop });
+  const link = plan.repairs[0]?.links.find((l) => l.method === 'glueSplit');
+  expect(link?.clamps).toBeUndefined();
+  expect(link?.heldWords).toMatch(/opens? 500 mm/);
+});
+
+test('toner without dye lies on shellac too, dye alone takes none: list and steps agree', () => {
+  const shelf = [product('brown', 'Walnut dye', 'dye'), product('amber', 'Amber toner', 'toner')];
+  const place: Partial<Damage> = { kind: 'colourMismatch', outline: mark(200, 100), method: 'toneIn' };
+  const sealed = (colourId: string): [boolean, boolean] => {
+    const { steps, needs } = worked({ ...place, coats: [{ colourId, coats: 1 }] }, faceOf(600, 500), {}, shelf); // prettier-ignore
+    return [steps.some((s) => s.title.startsWith('Seal')), needs.some((n) => n.material === 'shellac')];
+  };
+  expect(sealed('amber')).toEqual([true, true]);
+  expect(sealed('brown')).toEqual([false, false]);
+});

@@ -12,7 +12,7 @@ import { dutchmanPlan, DUTCHMAN_MARGIN_MM, partPlan, sliverPlan, stripsPlan, typ
 import { centroidOf, rotate } from '../geometry';
 import { withSpares } from '../glueup';
 import { woodStiffnessMPa } from '../wood';
-import type { ClampKind } from '../press';
+import { drawsTogether, type ClampKind } from '../press';
 import { clampOf, ownedClamps } from './press';
 import type { Repair } from './repairs';
 import { sumStarts } from './sumStarts';
@@ -212,7 +212,7 @@ const onJoint = ({ from, to }: JointLine, atMm: readonly number[], lengthMm: num
 function closingKind(shop: KnownShop, openMm: number): { kind: ClampKind; owned: number } {
   const bars = shop.clamps.find((c) => c.id === CLOSING_CLAMP)?.count ?? 0;
   const [strongest] = ownedClamps(shop)
-    .filter((c) => c.kind.openingMm.value >= openMm)
+    .filter((c) => drawsTogether(c.kind) && c.kind.openingMm.value >= openMm)
     .sort((a, b) => b.kind.forceN.value - a.kind.forceN.value);
   return bars > 0 || !strongest
     ? { kind: clampOf(CLOSING_CLAMP, shop), owned: bars }

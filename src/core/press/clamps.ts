@@ -56,6 +56,13 @@ export const CLAMPS: readonly ClampKind[] = TABLE.map(
   }),
 );
 
+/** What stands on a work and presses down on it, and has no second jaw. */
+const FROM_ABOVE: readonly ClampId[] = ['goBar', 'weight'];
+
+/** Whether it pulls two boards together across a joint. */
+export const drawsTogether = ({ id, acts }: ClampKind): boolean =>
+  acts === 'point' && !FROM_ABOVE.includes(id);
+
 /** What may stand on a platen or caul. */
 export const POINT_CLAMPS = CLAMPS.filter((c) => c.acts === 'point');
 

@@ -1,6 +1,6 @@
-import { deltaE00, type Lab } from '../colour';
+import { COAT_WAITS, deltaE00, type Lab } from '../colour';
 import type { EvenInput, EvenPlan, Fit } from '../pigment';
-import { memory, practice, sourced } from '../sources';
+import { memory, sourced } from '../sources';
 import { upperFirst } from '../terms';
 import { outlookBefore, type Outlook } from './outlook';
 import { coatsOf, type OnShelf } from './plans';
@@ -46,11 +46,10 @@ export const evenSteps = (
       `${i + 1}. ${productName(productId)}: ${on.map((o) => `${thinCoats(o.coats)} on ${partName(o.partId)}`).join(', ')}.`,
   );
 
-/** What begins the name of a step that evens parts out, so that a later decision takes its place. */
+/** What begins the name of a step that evens parts out. */
 export const EVEN_STEP = 'Even out: ';
 /** One thin coat on one part. min. */
 const COAT_MIN = sourced(10, memory('a thin coat of toner on one part, and looking at it'));
-const COAT_WAIT_MIN = sourced(30, practice('a glaze or toner waits about 30 min before the next coat'));
 
 /** The same as steps of the piece's plan, product by product in order. */
 export const evenForPlan = (
@@ -65,9 +64,15 @@ export const evenForPlan = (
       title: `${EVEN_STEP}${productName(productId)}`,
       detail: `${upperFirst(on.map((o) => `${thinCoats(o.coats)} on ${partName(o.partId)}`).join(', '))}. Look between the coats.`,
       attendedMin: COAT_MIN.value * on.reduce((sum, o) => sum + o.coats, 0),
-      waitMin: COAT_WAIT_MIN.value * most,
+      waitMin: COAT_WAITS.toner.value * most,
     };
   });
+
+/** A piece's own steps with those that even its parts out, in place of the ones that were decided on before. */
+export const withEvenSteps = <S extends { title: string }>(own: readonly S[], coats: readonly S[]): S[] => [
+  ...own.filter((s) => !s.title.startsWith(EVEN_STEP)),
+  ...coats,
+];
 
 /** Which part the others are brought to. */
 export const evenGoalWords = ({ steps, goal }: EvenPlan, partName: (id: string) => string): string =>

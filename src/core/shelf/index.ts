@@ -88,6 +88,7 @@ export {
   evenInput,
   evenOutlook,
   evenSteps,
+  withEvenSteps,
 } from './evening';
 export { MOST_OWN_PARTS, mixedByHand, withParts, type MixAim, type Mixes, type OwnMix } from './ownMix';
 export { colouringLines } from './record';

@@ -9,13 +9,13 @@ import { EVEN_SOURCE, type EvenPlan } from '@/core/pigment';
 import {
   CLOSE_ENOUGH,
   differenceWords,
-  EVEN_STEP,
   evenForPlan,
   evenGoalWords,
   evenInput,
   evenOutlook,
   evenSteps,
   outlookWords,
+  withEvenSteps,
 } from '@/core/shelf';
 import { describeSource } from '@/core/sources';
 import { newId, type Stored } from '@/records';
@@ -106,7 +106,7 @@ export function EvenScreen() {
     act(async () => {
       const before = piece.body.ownSteps ?? [];
       const coats = evenForPlan(of, productName, partName).map((s) => ({ ...s, id: newId() }));
-      const ownSteps = [...before.filter((s) => !s.title.startsWith(EVEN_STEP)), ...coats];
+      const ownSteps = withEvenSteps(before, coats);
       if (await change(piece, { ownSteps }))
         say({
           text: `${coats.length === 1 ? 'One step stands' : `${coats.length} steps stand`} in the plan and at the bench.`,

@@ -13,7 +13,7 @@ import { DragDrawing } from './DragDrawing';
 /** How much filler the hollow takes, in how many layers, and how it is mixed. */
 export function FillSection({ starts, fill }: { starts: SumStarts; fill: FillSum }) {
   const { length } = useUnits();
-  const { hollow, mostLayerMm, potMin = 0, stickMm, plan: result } = fill;
+  const { hollow, mostLayerMm, potMin = 0, stickMm, plan: result, cap } = fill;
   const [, deepField] = useKeptLength('fill.deep', starts.depthMm);
   const [, halfField] = useKeptLength(
     'fill.half',
@@ -66,12 +66,15 @@ export function FillSection({ starts, fill }: { starts: SumStarts; fill: FillSum
                 key={l.fromMm}
                 title={`Layer ${i + 1} of ${result.value.layers.length}`}
                 detail={`Fill to ${length(l.toMm)} over the floor; it sinks to ${length(l.sinksToMm)}. Then wait ${formatMinutes(l.waitMin)}.`}
-                value={`${formatSmall(l.ml)} ml`}
+                value={`${formatSmall(l.madeUpMl)} ml`}
                 last={i === result.value.layers.length - 1}
               />
             ))}
           </View>
-          <Text kind="quiet">{`The last stands ${length(result.value.proudMm)} proud and is levelled.`}</Text>
+          {cap?.ok ? (
+            <Text>{`Then a cap of another filler, ${formatSmall(cap.value.madeUpMl)} ml, ${length(cap.value.depthMm)} high.`}</Text>
+          ) : null}
+          <Text kind="quiet">{`The last stands ${length((cap?.ok ? cap.value : result.value).proudMm)} proud and is levelled.`}</Text>
         </>
       ) : (
         <Notice kind="stop">{result.problem}</Notice>
