@@ -84,6 +84,7 @@ export { amountWords, materialLabel } from './amountWords';
 export {
   handsMin,
   handWords,
+  rangeWords,
   jobPlan,
   planOf,
   stepsOfLink,

@@ -196,11 +196,17 @@ export function stepsOfLink({ repairs, tasks }: Plan, damageId: string, method: 
     : own.filter((t) => t.id.startsWith(`${damageId}/${method}.`));
 }
 
-/** How long a hand is at a step, with the range that the log shows, or else the book's. */
-export const handWords = ({ attendedMin, attendedRange: r }: BenchTask): string =>
+/** The range of a step's minutes as the log shows it, or else the book; nothing where there is none. */
+export const rangeWords = ({ attendedRange: r }: Pick<BenchTask, 'attendedRange'>): string | undefined =>
   r && r.mostMin > r.leastMin
-    ? `${formatMinutes(attendedMin)} (${r.learned ? 'yours took ' : ''}${formatMinutes(r.leastMin)} to ${formatMinutes(r.mostMin)})`
-    : formatMinutes(attendedMin);
+    ? `${r.learned ? 'yours took ' : ''}${formatMinutes(r.leastMin)} to ${formatMinutes(r.mostMin)}`
+    : undefined;
+
+/** How long a hand is at a step, with its range. */
+export function handWords(task: Pick<BenchTask, 'attendedMin' | 'attendedRange'>): string {
+  const range = rangeWords(task);
+  return `${formatMinutes(task.attendedMin)}${range ? ` (${range})` : ''}`;
+}
 
 /** Minutes of hands at some steps. */
 export const handsMin = (tasks: readonly Pick<BenchTask, 'attendedMin'>[]): number =>

@@ -1,7 +1,8 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { methodById, takesColour, tonesIn } from '@/core/catalogue';
-import { damageLabel, handsMin, handWords, isUnderPaint, stepsOfLink, worksheetsOf } from '@/core/job';
+import { damageLabel, handsMin, isUnderPaint, rangeWords, stepsOfLink, worksheetsOf } from '@/core/job';
+import { upperFirst } from '@/core/terms';
 import { formatMinutes } from '@/core/units';
 import { useList } from '@/records';
 import { Button, Figure, Notice, Row, Section, Text } from '@/ui';
@@ -74,16 +75,24 @@ export function SheetScreen() {
       <Section title="Step by step">
         {plan ? null : <Text kind="quiet">{COUNTING}</Text>}
         <View>
-          {steps.map((t, i) => (
-            <Row
-              key={t.id}
-              title={`${i + 1}. ${t.title}`}
-              detail={`${t.detail}${t.unattendedMin > 0 ? ` Then wait ${formatMinutes(t.unattendedMin)}.` : ''}`}
-              value={handWords(t)}
-              source={t.from}
-              last={i === steps.length - 1}
-            />
-          ))}
+          {steps.map((t, i) => {
+            const range = rangeWords(t);
+            const said = [
+              t.detail,
+              t.unattendedMin > 0 ? `Then wait ${formatMinutes(t.unattendedMin)}.` : undefined,
+              range ? `${upperFirst(range)} of work.` : undefined,
+            ];
+            return (
+              <Row
+                key={t.id}
+                title={`${i + 1}. ${t.title}`}
+                detail={said.filter(Boolean).join(' ')}
+                value={formatMinutes(t.attendedMin)}
+                source={t.from}
+                last={i === steps.length - 1}
+              />
+            );
+          })}
         </View>
         {plan && steps.length === 0 ? (
           <Text kind="quiet">

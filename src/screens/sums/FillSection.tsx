@@ -65,7 +65,7 @@ export function FillSection({ starts, fill }: { starts: SumStarts; fill: FillSum
               <Row
                 key={l.fromMm}
                 title={`Layer ${i + 1} of ${result.value.layers.length}`}
-                detail={`Fill to ${length(l.toMm)} over the floor; it sinks to ${length(l.sinksToMm)}. Then wait ${formatMinutes(l.waitMin)}.`}
+                detail={`Fill to ${length(l.toMm)} over the floor${l.sinksToMm < l.toMm ? `; it sinks to ${length(l.sinksToMm)}` : ''}. Then wait ${formatMinutes(l.waitMin)}.`}
                 value={`${formatSmall(l.madeUpMl)} ml`}
                 last={i === result.value.layers.length - 1}
               />
