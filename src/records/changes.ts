@@ -51,13 +51,28 @@ export function useClearing(): boolean {
   return data;
 }
 
+const noteClearing = (): void => void mutate<boolean>(CLEARING, true, { revalidate: false });
+
+/** A transaction that ended because the store was taken away under it. */
+const takenAway = (reason: unknown): boolean =>
+  reason instanceof DOMException &&
+  reason.name === 'AbortError' &&
+  /connection was closed/.test(reason.message);
+
 // The storage package throws then, where nobody can catch it; in a worker that would end the worker.
-if (typeof globalThis.addEventListener === 'function')
+if (typeof globalThis.addEventListener === 'function') {
   globalThis.addEventListener('error', (event: ErrorEvent) => {
     if (!/is blocking upgrade/.test(event.message)) return;
     event.preventDefault();
-    void mutate<boolean>(CLEARING, true, { revalidate: false });
+    noteClearing();
   });
+  // What was asked of the store is told by its own error; this is the package's second promise of the same transaction.
+  globalThis.addEventListener('unhandledrejection', (event: PromiseRejectionEvent) => {
+    if (!takenAway(event.reason)) return;
+    event.preventDefault();
+    noteClearing();
+  });
+}
 
 /** Something that was typed, could not be saved, and is kept beside the store. */
 export type Held = {
