@@ -15,7 +15,12 @@ export default defineConfig({
   expect: { timeout: 15_000 },
   projects: [
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
-    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+    {
+      name: 'wide',
+      use: { viewport: { width: 1280, height: 800 } },
+      // What is about the store, the worker and the update is the same at any width.
+      testIgnore: /(backup|badInput|badSurvey|lost|trouble|update)\.spec\.ts$/,
+    },
   ],
   use: {
     baseURL: `http://127.0.0.1:${port}`,
