@@ -28,11 +28,12 @@ import { tonesReader } from './tonesRead';
 
 const SMALL_PX = 168;
 const doneSteps = (log: readonly Stored<'log'>[]): DoneStep[] =>
-  log.map(({ body: { taskId, doneAt, actualMin, faces } }) => ({
+  log.map(({ body: { taskId, doneAt, actualMin, faces, places } }) => ({
     taskId,
     doneAt,
     actualMin,
     ...(faces ? { faces } : {}),
+    ...(places ? { places } : {}),
   }));
 
 /** The newest first; what is not in work stands at the end. */

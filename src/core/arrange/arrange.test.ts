@@ -132,6 +132,23 @@ test('says what is missing: reach, force, clamps', async () => {
   );
 });
 
+test('a board of twice the thickness is advised where it would do, and does', async () => {
+  const bending = job({
+    panel: { widthMm: 270, heightMm: 135 },
+    region: box(15, 0, 240, 120),
+    platens: [{ thicknessMm: 25, modulusMPa: 3000, poisson: 0.25 }],
+    cauls: [{ widthMm: 30, heightMm: 25, modulusMPa: 11_000 }],
+    clamps: [{ id: 'f', count: 3, forceN: 6000, reachMm: 100 }],
+    gridMm: 10,
+  });
+  expect((await arrange(bending)).missing).toEqual(['With a platen of 50 mm: 3 clamps would do.']);
+  const thick = await arrange({
+    ...bending,
+    platens: [{ thicknessMm: 50, modulusMPa: 3000, poisson: 0.25 }],
+  });
+  expect([thick.reached, thick.clamps.length]).toEqual([true, 3]);
+});
+
 /** A blister of 100 × 80 mm in the middle of a top of 700 × 460 mm, out of reach of every clamp. */
 const bridged = (over: Partial<ArrangeInput> = {}): ArrangeInput =>
   job({
@@ -169,6 +186,19 @@ test('out of the middle the nearer end of a bridging caul is turned firmer, as t
     6,
   );
   expect(a?.forceN).toBe(UNIT_FORCE_N);
+});
+
+test('a bar that would end over the blister, or whose ends are too unlike, is no bridge', () => {
+  const upright = (faceTop: number, faceHeight: number): number =>
+    candidatesFor(2, { widthMm: 60, heightMm: 60, modulusMPa: 11_000 }, bridged({ face: box(-285, faceTop, 700, faceHeight) })) // prettier-ignore
+      .flatMap((c) => c.cauls)
+      .filter(({ from, to }) => Math.abs(to[1] - from[1]) >= 200).length;
+  // The middle of the blister lies at 55 mm, its half is 40 mm, and clamps stand 20 mm in: arms of 80 and 185 mm.
+  expect(upright(-45, 305)).toBeGreaterThan(0);
+  // An arm of 35 mm ends over the blister.
+  expect(upright(0, 260)).toBe(0);
+  // Arms of 45 and 185 mm: a lever.
+  expect(upright(-10, 270)).toBe(0);
 });
 
 test('stops when it is cancelled, and tells how far it is', async () => {

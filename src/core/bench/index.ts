@@ -21,7 +21,7 @@ export {
   type StepChange,
 } from './ownSteps';
 export { BLEND_DEEDS, SEALED_UNDER, type ProductCoats } from './colourSteps';
-export { type GlueWork, type LinkWork } from './repairSteps';
+export type { GlueWork, LinkWork, RepairWork } from './repairWork';
 export {
   earlierBefore,
   laterBefore,
@@ -33,7 +33,7 @@ export {
   PRECEDENCE,
   type MoveResult,
 } from './order';
-export { inRound, tasksFor, type PieceTasks, type PieceWork, type RepairWork } from './tasks';
+export { inRound, tasksFor, type PieceTasks, type PieceWork } from './tasks';
 export { drivingChain } from './driving';
 export { benchInput, creditedTo, type BenchShop } from './plan';
 export type { BenchTask, DoneStep } from './task';

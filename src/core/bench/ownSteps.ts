@@ -26,6 +26,8 @@ export type StepChange = {
   goes?: number;
   /** Not before this step. */
   after?: string;
+  /** The damages that the step was done for when it was changed; the one of its name where none is given. */
+  places?: string[];
 };
 
 /** What an own step may take. min. */

@@ -8,8 +8,8 @@ export const creditedTo = (tasks: readonly BenchTask[], done: readonly DoneStep[
   return tasks.flatMap((t) => {
     const entry = byId.get(t.id) ?? (t.aka === undefined ? undefined : byId.get(t.aka));
     if (!entry) return [];
-    const { doneAt, actualMin, faces } = entry;
-    return [{ taskId: t.id, doneAt, actualMin, ...(faces ? { faces } : {}) }];
+    const { doneAt, actualMin, faces, places } = entry;
+    return [{ taskId: t.id, doneAt, actualMin, ...(faces ? { faces } : {}), ...(places ? { places } : {}) }];
   });
 };
 
@@ -17,6 +17,10 @@ export type BenchShop = {
   resources: Record<string, number>;
   workingHours: { from: string; to: string };
 };
+
+/** What holds something already is there, however many are owned by now. */
+const asOwned = (needs: Readonly<Record<string, number>>, { resources }: BenchShop): Record<string, number> =>
+  Object.fromEntries(Object.entries(needs).map(([kind, n]) => [kind, Math.min(n, resources[kind] ?? 0)]));
 
 /**
  * The input of `bench.schedule` for what is still to do. Steps that are done stand as facts at their real times, so glue that is setting
@@ -50,7 +54,13 @@ export function benchInput(
       const start = Math.min(minutesFrom(entry.doneAt), minutesFrom(now)) - entry.actualMin;
       ends.set(t.id, start + entry.actualMin + t.unattendedMin);
       // Hands that worked in the past are not planned again.
-      return { ...plain, attendedMin: entry.actualMin, attendedNeeds: {}, startedAt: localFrom(start) };
+      return {
+        ...plain,
+        needs: asOwned(t.needs, shop),
+        attendedMin: entry.actualMin,
+        attendedNeeds: {},
+        startedAt: localFrom(start),
+      };
     }
     const begun = t.attendedMin === 0 && after.length > 0 && after.every((id) => ends.has(id));
     if (!begun) return plain;

@@ -10,46 +10,16 @@ import {
 import type { BlendPlan } from '../colour';
 import { colourSteps, type ProductCoats } from './colourSteps';
 import { CRACK_KINDS, type DamageKind } from '../damage';
-import type { AdhesiveId } from '../adhesive';
 import { LEAST_SHARE, MOST_SHARE } from './bySize';
 import { phaseOrder } from './order';
 import { plain, type WorkedStep } from './worked';
+import type { LinkWork } from './repairWork';
 import { pacedMinutes, REPAIR_PACE_SOURCE } from './repairPaces';
 import { layingMinutes } from '../press';
 import { derived, memory, sourced } from '../sources';
 import type { FinishGoal } from '../terms';
 import { formatSmall } from '../units';
 import type { Ways } from '../ways';
-
-export type GlueWork = {
-  id: AdhesiveId;
-  label: string;
-  clampMin: number;
-  workableMin: number;
-  /** Said with the pressing itself, such as a shop too cold for this glue. */
-  caution?: string;
-};
-
-/** One method of a repair's chain, with what it is glued and held with. */
-export type LinkWork = {
-  method: MethodId;
-  areaMm2: number;
-  glue?: GlueWork;
-  /** How many of each kind of clamp it takes; nothing where a hand or a weight holds it. */
-  clamps?: Record<string, number>;
-  /** How it is held, where not by the clamps of a press. */
-  heldWords?: string;
-  /** Layers of a fill from its floor up: how much each takes with its waste, how long it is left, and how far under the surface it has sunk; less than nothing stands proud. */
-  layers?: readonly { ml: number; waitMin: number; underMm: number }[];
-  /** What its sum says to its steps, by their keys. */
-  says?: Readonly<Record<string, string>>;
-  /** What is said at its first step, whichever that is. */
-  begins?: string;
-  /** It was found on the way that nothing has to be done. */
-  unneeded?: true;
-  /** Minutes of spreading and clamping of each stage at the shop's own pace, where it is pressed. */
-  stages?: readonly number[];
-};
 
 /** Getting the clamps and the release sheet ready for a press takes this long beside the laying itself. min. */
 const PRESS_READY_MIN = sourced(8, memory('bringing platen, sheet and clamps to hand'));
@@ -97,8 +67,11 @@ function inThisWay(method: MethodId, step: Step, ways: Ways, kind: DamageKind | 
 
 const LAYER_SOURCE = derived('the layers of the fill’s own sum, and the wait of each');
 
+/** A step of the book with what is said of this place. */
+type OwnStep = Step & { own?: string };
+
 /** A fill in its layers: the book's own step for each of them, with how much it takes. What has no layer left has no step. */
-function layered(step: Step, layers: NonNullable<LinkWork['layers']>, learns: string): WorkedStep[] {
+function layered(step: OwnStep, layers: NonNullable<LinkWork['layers']>, learns: string): WorkedStep[] {
   const first = step.layer === 'last' ? layers.length - 1 : 0;
   const own = step.layer === 'below' ? layers.slice(0, -1) : layers.slice(first);
   return own.map(({ ml, waitMin, underMm }, i): WorkedStep => {
@@ -108,7 +81,9 @@ function layered(step: Step, layers: NonNullable<LinkWork['layers']>, learns: st
       ...plain(step, learns),
       key: i === 0 ? step.key : `layer${i + 1}`,
       title: own.length === 1 ? title : `${title}, layer ${i + 1}`,
-      detail: `${detail} ${layers.length === 1 ? at : `Layer ${first + i + 1} of ${layers.length}, ${at}`}`,
+      detail,
+      own: [step.own, layers.length === 1 ? at : `Layer ${first + i + 1} of ${layers.length}, ${at}`].filter(Boolean).join(' '), // prettier-ignore
+      ml,
       wait: sourced(waitMin, LAYER_SOURCE),
     };
   });
@@ -128,7 +103,6 @@ function paced(step: WorkedStep, areaMm2: number): WorkedStep {
 /** Steps of one link: its glue's own times are waited for, and what was clamped is taken off again. */
 function linkSteps(
   link: LinkWork,
-  label: string,
   shimWords: string | undefined,
   ways: Ways,
   kind: DamageKind | undefined,
@@ -137,8 +111,7 @@ function linkSteps(
   const pressed = PRESSED_FAMILIES.includes(family);
   const [first, ...others] = steps.flatMap((given): WorkedStep[] => {
     const said = link.says?.[given.key];
-    const own = said ? { ...given, detail: `${given.detail} ${said}` } : given;
-    const step = inThisWay(link.method, own, ways, kind);
+    const step: OwnStep = { ...inThisWay(link.method, given, ways, kind), ...(said ? { own: said } : {}) };
     const learns = `${link.method}.${step.key}`;
     const sized = (own: WorkedStep[]): WorkedStep[] => own.map((s) => paced(s, link.areaMm2));
     if (step.layer && link.layers) return sized(layered(step, link.layers, learns));
@@ -158,9 +131,9 @@ function linkSteps(
         ...(staged ? { title: `${step.title}, stage ${i + 1}` } : {}),
         // The glue-up page logs its stages under these names.
         key: !staged || last ? step.key : `stage${i + 1}`,
-        detail: [step.detail, shims, words, `${glue.label}.`, link.heldWords, glue.caution]
-          .filter(Boolean)
-          .join(' '),
+        detail: [step.detail, words, `${glue.label}.`, glue.caution].filter(Boolean).join(' '),
+        own: [step.own, shims, link.heldWords].filter(Boolean).join(' '),
+        held: true,
         attended: pressed
           ? sourced(
               Math.max(LEAST_PRESS_MIN.value, Math.ceil(layingMin) + PRESS_READY_MIN.value),
@@ -180,34 +153,31 @@ function linkSteps(
     });
     const keys = out.map((s) => s.key);
     if (pressed && count > 0) {
-      out.push(
-        plain(
-          newStep(
-            'off',
-            step.phase,
-            'Clamps off',
-            `Take off clamps and platen of ${label.toLowerCase()}; tap it: no hollow sound.`,
-            5,
-            [],
-            { after: keys },
-          ),
+      out.push({
+        ...plain(
+          newStep('off', step.phase, 'Clamps off', 'Take off clamps and platen; tap it: no hollow sound.', 5, [], { after: keys }), // prettier-ignore
         ),
-      );
+        held: true,
+      });
     }
     if (glue.workableMin > glue.clampMin) {
-      out.push(
-        plain(
+      out.push({
+        ...plain(
           newStep('cure', step.phase, 'Glue hardens', 'No work on it before.', 0, [], {
             wait: sourced(glue.workableMin - glue.clampMin, WORKABLE_SOURCE),
             after: keys,
           }),
         ),
-      );
+        held: true,
+      });
     }
     return out;
   });
   if (!first) return [];
-  return [link.begins ? { ...first, detail: `${first.detail} ${link.begins}` } : first, ...others];
+  return [
+    link.begins ? { ...first, own: [first.own, link.begins].filter(Boolean).join(' ') } : first,
+    ...others,
+  ];
 }
 
 type WorkedLink = { method: MethodId; steps: WorkedStep[] };
@@ -235,7 +205,6 @@ function inTime(links: readonly WorkedLink[], main: MethodId, order: readonly Ph
 export function repairSteps({
   main,
   chain,
-  label,
   kind,
   shimWords,
   blend,
@@ -245,7 +214,6 @@ export function repairSteps({
 }: {
   main: MethodId;
   chain: readonly LinkWork[];
-  label: string;
   kind?: DamageKind;
   /** Paper under its patch. */
   shimWords?: string;
@@ -264,7 +232,7 @@ export function repairSteps({
     .filter(
       (link) => !link.unneeded && ((blend === undefined && coats.length === 0) || !tonesIn(link.method)),
     )
-    .map((link) => ({ method: link.method, steps: linkSteps(link, label, shimWords, ways, kind) }));
+    .map((link) => ({ method: link.method, steps: linkSteps(link, shimWords, ways, kind) }));
   const steps = inTime(worked, main, phaseOrder(ways)).flatMap(({ method, steps: own }): WorkedStep[] => {
     const prefix = method === main ? '' : `${method}.`;
     return own.map((s) => {
@@ -273,7 +241,7 @@ export function repairSteps({
         : (s.after?.map((k) => `${prefix}${k}`) ?? (last === undefined ? [] : [last]));
       waitedFor = after;
       last = `${prefix}${s.key}`;
-      return { ...s, key: last, after };
+      return { ...s, key: last, after, of: method };
     });
   });
   const coloured = colourSteps(blend, coats).map((s) => {

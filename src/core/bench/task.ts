@@ -1,4 +1,4 @@
-import type { PhaseId } from '../catalogue';
+import type { MethodId, PhaseId } from '../catalogue';
 import type { CautionId } from '../safety';
 import type { Spent } from './bySize';
 
@@ -24,6 +24,10 @@ export type BenchTask = {
   faces?: string[];
   /** The part that is finished apart, where it belongs to one. */
   part?: string;
+  /** Damages that it is done for: one, or several that are alike and worked together; none for a step of the whole piece. */
+  places?: string[];
+  /** The link of the repair's chain that it belongs to. */
+  method?: MethodId;
   /** What it uses up, beside glue. */
   spends?: Spent[];
   /** The name under which an earlier plan had it: what was ticked off then stays done. */
@@ -35,5 +39,8 @@ export type DoneStep = {
   taskId: string;
   doneAt: string;
   actualMin: number;
-  /** Faces it was done to; all where none is named. */ faces?: readonly string[];
+  /** Faces it was done to; all where none is named. */
+  faces?: readonly string[];
+  /** Damages it was done for at once; the one of its name where none is given. */
+  places?: readonly string[];
 };

@@ -6,10 +6,10 @@ import { minutesFrom } from '../calendar';
 import { preparationOf, type FaceToPrepare } from '../prepare';
 import { sandingBudget } from '../sanding';
 import type { FaceWork } from './passes';
-import type { LinkWork } from './repairSteps';
 import { phaseOrder } from './order';
 import type { BenchTask } from './task';
-import { tasksFor as pieceTasks, type PieceWork, type RepairWork } from './tasks';
+import { tasksFor as pieceTasks, type PieceWork } from './tasks';
+import type { LinkWork, RepairWork } from './repairWork';
 
 const tasksFor = (...given: Parameters<typeof pieceTasks>): BenchTask[] => pieceTasks(...given).tasks;
 
@@ -23,6 +23,7 @@ const link = (method: MethodId, count = 3, areaMm2 = 5400): LinkWork => ({
 });
 const repair = (damageId: string, label: string, chain: LinkWork[], method: MethodId): RepairWork => ({
   damageId,
+  number: Number(label.split(' ')[0]),
   label,
   method,
   chain,

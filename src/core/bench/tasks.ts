@@ -1,10 +1,9 @@
-import type { MethodId, PhaseId } from '../catalogue';
-import type { BlendPlan } from '../colour';
-import type { DamageKind } from '../damage';
+import type { PhaseId } from '../catalogue';
 import { cautionsFor, type Hazard, type RiskySurface } from '../safety';
 import { figureOf, type Learned } from '../figures';
 import { memory, sourced, describeSource } from '../sources';
 import type { FinishGoal } from '../terms';
+import { formatSmall } from '../units';
 import type { Ways } from '../ways';
 import type { COATS, OwnCoats } from './coats';
 import { phaseOrder } from './order';
@@ -18,36 +17,12 @@ import {
   type StepChange,
 } from './ownSteps';
 import type { FaceWork } from './passes';
-import type { ProductCoats } from './colourSteps';
 import { pieceSteps, type ApartWork, type PieceStep } from './pieceSteps';
-import type { DoneFaces } from './rounds';
-import { repairSteps, type LinkWork } from './repairSteps';
-import type { BenchTask } from './task';
+import { repairSteps } from './repairSteps';
+import type { RepairWork } from './repairWork';
+import type { BenchTask, DoneStep } from './task';
+import { together } from './batches';
 import type { WorkedStep } from './worked';
-
-export type RepairWork = {
-  damageId: string;
-  /** Such as “1 Lifted edge”. */
-  label: string;
-  kind?: DamageKind;
-  /** The method that was chosen; the other links of the chain come before or after it. */
-  method: MethodId;
-  chain: LinkWork[];
-  /** Paper under its patch. */
-  shimWords?: string;
-  blend?: BlendPlan;
-  /** Coats of own products that were decided on. */
-  coats?: readonly ProductCoats[];
-  /** The app proposes it; nobody has decided yet. */
-  proposed?: true;
-  /** What it is done on, for its cautions. */
-  surface: RiskySurface;
-  faceId?: string;
-  /** The part that its face is finished apart with. */
-  part?: string;
-  /** How often it has grown while it was mended: what was done before is history, its steps are done anew. */
-  round?: number;
-};
 
 export type PieceWork = {
   pieceId: string;
@@ -63,7 +38,7 @@ export type PieceWork = {
   ownSteps?: readonly OwnStep[];
   changes?: readonly StepChange[];
   /** What is ticked off. */
-  done?: readonly DoneFaces[];
+  done?: readonly DoneStep[];
 };
 
 /** The steps of a piece, and what of the user's changes could not be followed. */
@@ -74,34 +49,46 @@ const MOST_IN_ONE_GO_MIN = sourced(180, memory('a morning at one thing is enough
 
 const WET_ONLY = 'Old paint around it: test it for lead, work wet, nothing dry.';
 
-type Shown = { prefix: string; label?: string; proposed?: true; faces?: string[]; part?: string };
+type Shown = {
+  id: string;
+  /** Of the names it waits for, and of the one it had. */
+  after: string[];
+  aka?: string;
+  label?: string;
+  proposed?: true;
+  places?: string[];
+  faces?: string[];
+  part?: string;
+};
 
 function taskOf(
-  step: Pick<PieceStep, 'range' | 'spends' | 'aka'> & WorkedStep,
-  { prefix, label, proposed, faces, part }: Shown,
+  step: Pick<PieceStep, 'range' | 'spends'> & WorkedStep,
+  { id, after, aka, label, proposed, places, faces, part }: Shown,
   surface: RiskySurface,
   learned: Learned,
 ): BenchTask {
   const attended = figureOf(step.attended, { shares: learned[step.learns ?? ''] ?? [] });
   const cautions = cautionsFor(step.deeds, surface, step.glue);
   const wet = label && cautions.includes('leadPaint') ? ` ${WET_ONLY}` : '';
+  const inAll =
+    step.ml !== undefined && (places ?? []).length > 1 ? ` ${formatSmall(step.ml)} ml in all.` : '';
   // What the log shows goes before the book, and so does its range.
   const range =
     attended.least !== undefined && attended.most !== undefined
       ? { leastMin: Math.floor(attended.least), mostMin: Math.ceil(attended.most), learned: true as const }
       : step.range && { leastMin: Math.floor(step.range.leastMin), mostMin: Math.ceil(step.range.mostMin) };
   return {
-    id: `${prefix}/${step.key}`,
+    id,
     phase: step.phase,
     title: `${label ? `${step.title}: ${label}` : step.title}${proposed ? ' (proposed)' : ''}`,
-    detail: `${step.detail}${wet}`,
+    detail: `${step.detail}${step.own ? ` ${step.own}` : ''}${inAll}${wet}`,
     attendedMin: Math.ceil(attended.value),
     ...(range ? { attendedRange: range } : {}),
     ...(step.learns && step.attended.value > 0
       ? { learns: { step: step.learns, bookMin: step.attended.value } }
       : {}),
     unattendedMin: Math.ceil(step.wait?.value ?? 0),
-    after: (step.after ?? []).map((key) => `${prefix}/${key}`),
+    after,
     needs: step.needs,
     attendedNeeds: step.attended.value > 0 ? { hands: 1 } : {},
     cautions,
@@ -109,11 +96,28 @@ function taskOf(
       `Work: ${describeSource(attended.source)}`,
       ...(step.wait ? [`Waiting: ${describeSource(step.wait.source)}`] : []),
     ].join(' '),
-    ...(faces ? { faces } : {}),
+    ...(places ? { places } : {}),
+    ...(step.of ? { method: step.of } : {}),
+    ...(faces && faces.length > 0 ? { faces } : {}),
     ...(part ? { part } : {}),
     ...(step.spends ? { spends: step.spends } : {}),
-    ...(step.aka ? { aka: `${prefix}/${step.aka}` } : {}),
+    ...(aka === undefined ? {} : { aka }),
   };
+}
+
+/** “1 Chip”, or how many places and which: “5 places (1–4, 7)”. @param repairs one or more */
+function placesLabel(repairs: readonly RepairWork[]): string {
+  const [first] = repairs;
+  if (first && repairs.length === 1) return first.label;
+  const numbers = repairs.map((r) => r.number).sort((a, b) => a - b);
+  const runs: number[][] = [];
+  for (const n of numbers) {
+    const run = runs[runs.length - 1];
+    if (run && run[run.length - 1] === n - 1) run.push(n);
+    else runs.push([n]);
+  }
+  const spans = runs.map((run) => (run.length > 2 ? `${run[0]}–${run[run.length - 1]}` : run.join(', ')));
+  return `${repairs.length} places (${spans.join(', ')})`;
 }
 
 /** The name of a step of a repair that has grown so many times: it is done anew. */
@@ -156,26 +160,50 @@ const isSanding = ({ id, phase }: BenchTask): boolean => phase === 'level' && /\
  */
 export function tasksFor(
   piece: PieceWork,
-  { learned = {}, coats }: { learned?: Learned; coats?: Partial<Record<keyof typeof COATS, OwnCoats>> } = {},
+  {
+    learned = {},
+    coats,
+    clamps = [],
+  }: {
+    learned?: Learned;
+    coats?: Partial<Record<keyof typeof COATS, OwnCoats>>;
+    clamps?: readonly { id: string; count: number }[];
+  } = {},
 ): PieceTasks {
   const { goal, ways, pieceId, done = [], ownSteps = [], changes = [] } = piece;
-  const repaired = piece.repairs.flatMap((repair) => {
-    const { damageId: prefix, label, proposed, faceId, part, surface, round = 0 } = repair;
-    const shown = {
-      prefix,
-      label,
+  const places = piece.repairs.map((repair) => {
+    const { damageId, round = 0 } = repair;
+    const isChanged = changes.some((c) => c.places === undefined && c.taskId.startsWith(`${damageId}/`));
+    return {
+      repair: isChanged ? { ...repair, alone: true as const } : repair,
+      steps: repairSteps({ ...repair, main: repair.method, goal, ways }).map((s) => stepInRound(s, round)),
+    };
+  });
+  const owned = Object.fromEntries(clamps.map((c) => [c.id, c.count]));
+  const repaired = together(places, done, owned).map(({ step, places: at, ...names }) => {
+    const repairs = at.map((p) => p.repair);
+    const { proposed, part, surface } = repairs[0] ?? { surface: {} };
+    const shown: Shown = {
+      ...names,
+      label: placesLabel(repairs),
+      places: repairs.map((r) => r.damageId),
+      faces: [...new Set(repairs.flatMap((r) => r.faceId ?? []))],
       ...(proposed ? { proposed } : {}),
-      ...(faceId ? { faces: [faceId] } : {}),
       ...(part ? { part } : {}),
     };
-    return repairSteps({ ...repair, main: repair.method, goal, ways }).map((s) =>
-      taskOf(stepInRound(s, round), shown, surface, learned),
-    );
+    return taskOf(step, shown, surface, learned);
   });
-  const whole = pieceSteps({ ...piece, holds: piece.holds, ...(coats ? { coats } : {}) }).map(
-    (s) =>
-    taskOf({ ...s, needs: {} }, { prefix: pieceId, ...(s.faces ? { faces: s.faces } : {}), ...(s.part ? { part: s.part } : {}) }, s.surface, learned), // prettier-ignore
-  );
+  const named = (key: string): string => `${pieceId}/${key}`;
+  const whole = pieceSteps({ ...piece, holds: piece.holds, ...(coats ? { coats } : {}) }).map((s) => {
+    const shown: Shown = {
+      id: named(s.key),
+      after: (s.after ?? []).map(named),
+      ...(s.aka ? { aka: named(s.aka) } : {}),
+      ...(s.faces ? { faces: s.faces } : {}),
+      ...(s.part ? { part: s.part } : {}),
+    };
+    return taskOf({ ...s, needs: {} }, shown, s.surface, learned);
+  });
   const own = ownTasks(pieceId, ownSteps);
   const linked = linkPhases([...tied([...repaired, ...whole]), ...own], phaseOrder(ways));
   const free = untangled(linked, new Set(ownSteps.map((s) => ownTaskId(pieceId, s))));

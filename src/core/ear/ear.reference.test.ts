@@ -40,6 +40,18 @@ test.each([44_100, 48_000, 16_000])('every tap of a recording at %d Hz is found 
   expect(listener.problem()).toBeUndefined();
 });
 
+test('a tap is given when all of it was heard, and sounds as it does by itself', () => {
+  const silence = new Array<number>(RATE / 2).fill(0);
+  const alone = tone(900, 0.03);
+  const heard = tapListener(RATE).hear([...silence, ...alone.slice(0, 4096), ...silence]);
+  expect(heard).toHaveLength(1);
+  // It begins at its first block above a share of its peak.
+  expect((heard[0]?.dominantHz ?? 0) / tapSound(alone, RATE).dominantHz).toBeCloseTo(1, 1);
+  expect((heard[0]?.decayMs ?? 0) / tapSound(alone, RATE).decayMs).toBeCloseTo(1, 0);
+  // Before it is over there is none.
+  expect(tapListener(RATE).hear([...silence, ...alone.slice(0, 300)])).toEqual([]);
+});
+
 test('of 160 generated taps nearly all are told apart, and the unsure ones say so', () => {
   const random = seededRandom(11);
   const sound = (hollow: boolean) => tapSound(simulatedTap(hollow, RATE, random, 0.1), RATE);

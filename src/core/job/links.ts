@@ -5,7 +5,9 @@ import { methodById, PRESSED_FAMILIES, tonesIn, type MethodId } from '../catalog
 import { drawsTogether } from '../press';
 import { cautionsOf, type CautionId } from '../safety';
 import { standingOf } from '../shelf';
+import { formatLength } from '../units';
 import { amountsOf, fittedOf, type Amount } from './amounts';
+import { amountWords, materialLabel } from './amountWords';
 import { linksOfChain, waysOf } from './decide';
 import { gluedAreaMm2 } from './glued';
 import { heldWith, heldWords, type Held } from './held';
@@ -132,6 +134,17 @@ const ownedOf = (clamps: Record<string, number>, shop: KnownShop): Record<string
       .filter(([, n]) => n > 0),
   );
 
+/** What is cut for a link, said at the step it is cut in. */
+function woodWords(
+  method: MethodId,
+  amounts: readonly Amount[],
+  { lengthUnit }: KnownShop,
+): Record<string, string> {
+  const step = methodById(method).steps.find((s) => s.deeds.includes('cut'));
+  const sizes = amounts.flatMap((a) => (a.of === 'wood' ? [`${materialLabel(a)}: ${amountWords(a, (mm) => formatLength(mm, lengthUnit))}.`] : [])); // prettier-ignore
+  return step && sizes.length > 0 ? { [step.key]: sizes.join(' ') } : {};
+}
+
 function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownShop): LinkPlan {
   const { damage, face, survey, treated } = repair;
   const { family, label, steps } = methodById(method);
@@ -148,14 +161,15 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
   const { adhesive, glue } = glueOf(repair, method, chosen, shop);
   const sized = survey.ok ? survey.value : undefined;
   const assumed = assumedOf(repair, method);
-  const says = letInWords(repair, method, shop);
+  const amounts = amountsOf(repair, method, glued || poured ? adhesive : undefined, press, shop);
+  const says = { ...woodWords(method, amounts, shop), ...letInWords(repair, method, shop) };
   const shown = {
     ...(Object.keys(says).length > 0 ? { says } : {}),
     ...(assumed.length > 0 ? { begins: `Assumed, measure it: ${assumedWords(assumed)}.` } : {}),
     label,
     assumed,
     worksheet: worksheetOf(method),
-    amounts: amountsOf(repair, method, glued || poured ? adhesive : undefined, press, shop),
+    amounts,
     cautions: cautionsOf([method], surfaceRisk(treated, face?.body), glued ? adhesive.id : undefined),
   };
   const areaMm2 =

@@ -1,4 +1,5 @@
 import { areaOf } from '../geometry';
+import { formatLength } from '../units';
 import type { Point } from '../geometry';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece } from './defaults';
 import { fillOf } from './fills';
@@ -395,4 +396,38 @@ test('toner without dye lies on shellac too, dye alone takes none: list and step
   };
   expect(sealed('amber')).toEqual([true, true]);
   expect(sealed('brown')).toEqual([false, false]);
+});
+
+test('twenty patches alike are cut in one go and glued as the clamps come free; each keeps its size, and one can be taken out', () => {
+  const p = named<Piece>('p', { ...newPiece('Table', '2026-03-02T08:00:00'), goal: 'keep' });
+  const faces = [named('f', faceOf(600, 500))];
+  const lossOf = (i: number, more: Partial<Damage> = {}): Named<Damage> => {
+    const [x, y] = [0.1 + 0.18 * (i % 5), 0.12 + 0.22 * Math.floor(i / 5)];
+    const [w, h] = [20 / 600, (10 + (i % 2)) / 500];
+    const outline: Point[] = [[x, y], [x + w, y], [x + w, y + h], [x, y + h]]; // prettier-ignore
+    return named(`d${i + 1}`, { ...newDamage('p', 'f', i + 1, 'missingVeneer'), method: 'veneerPatch', outline, ...more }); // prettier-ignore
+  };
+  const planFor = (damages: Named<Damage>[]) => planOf({ piece: p, faces, damages, shop: DEFAULT_SHOP });
+  const twenty = Array.from({ length: 20 }, (_, i) => lossOf(i));
+  const plan = planFor(twenty);
+  const cutting = plan.tasks.filter((t) => /\/cut(\.go\d+)?$/.test(t.id));
+  // 0.5 × 35 min once and 0.5 × 35 min for each of twenty: 368 min, where one by one took 700.
+  expect(cutting.reduce((sum, t) => sum + t.attendedMin, 0)).toBe(368);
+  expect(cutting.every((t) => t.places?.length === 20)).toBe(true);
+  const sizeOf = (id: string): string => {
+    const wood = plan.repairs.find((r) => r.damageId === id)?.links[0]?.amounts.find((a) => a.of === 'wood');
+    return wood?.of === 'wood'
+      ? `${formatLength(wood.alongMm, 'mm')} × ${formatLength(wood.acrossMm, 'mm')}`
+      : '';
+  };
+  expect(sizeOf('d2')).not.toBe(sizeOf('d1'));
+  for (const id of ['d1', 'd2', 'd20']) expect(cutting[0]?.detail).toContain(sizeOf(id));
+  // Rounds as large as the clamps go, and no clamp in two hands.
+  const presses = plan.tasks.filter((t) => /\/press$/.test(t.id));
+  expect(presses.reduce((n, t) => n + (t.places?.length ?? 0), 0)).toBe(20);
+  for (const t of presses) for (const [kind, n] of Object.entries(t.needs)) expect(n).toBeLessThanOrEqual(plan.resources[kind] ?? 0); // prettier-ignore
+  // The sheet of each shows the step that it shares.
+  expect(stepsOfLink(plan, 'd7', 'veneerPatch').map((t) => t.id)).toContain(cutting[0]?.id);
+  const split = planFor([...twenty.slice(0, 19), lossOf(19, { alone: true })]);
+  expect(split.tasks.find((t) => t.id === 'd20/cut')).toMatchObject({ places: ['d20'], attendedMin: 35 });
 });

@@ -185,15 +185,10 @@ export async function jobPlan(
 
 /** The steps of one link of a repair, in the order of the work. */
 export function stepsOfLink({ repairs, tasks }: Plan, damageId: string, method: MethodId): BenchTask[] {
-  const repair = repairs.find((r) => r.damageId === damageId);
-  if (!repair) return [];
-  const own = tasks.filter((t) => t.id.startsWith(`${damageId}/`));
-  const prefixes = repair.links
-    .filter((l) => l.method !== repair.method)
-    .map((l) => `${damageId}/${l.method}.`);
-  return repair.method === method
-    ? own.filter((t) => !prefixes.some((p) => t.id.startsWith(p)))
-    : own.filter((t) => t.id.startsWith(`${damageId}/${method}.`));
+  const main = repairs.find((r) => r.damageId === damageId)?.method;
+  const own = tasks.filter((t) => t.places?.includes(damageId));
+  // Colouring is shown with the method that was chosen.
+  return own.filter((t) => (t.method ?? main) === method);
 }
 
 /** The range of a step's minutes as the log shows it, or else the book; nothing where there is none. */

@@ -61,6 +61,7 @@ export const planSchema = Joi.object({
         doneAt: localTime.required(),
         actualMin: Joi.number().min(0).max(527_040).required(),
         faces: Joi.array().items(idSchema).max(MOST_PARTS),
+        places: Joi.array().items(idSchema).max(MOST_PARTS),
       }),
     )
     .max(5000),

@@ -44,10 +44,12 @@ export function workOf(
     return [
       {
         damageId: damage.id,
+        number: damage.body.number,
         ...(damage.body.faceId ? { faceId: damage.body.faceId } : {}),
         label: damageLabel(damage.body),
         kind: damage.body.kind,
         method: chain.method,
+        ...(damage.body.alone ? { alone: true as const } : {}),
         ...(damage.body.method === undefined ? { proposed: true as const } : {}),
         chain: links,
         ...(shims ? { shimWords: shims } : {}),

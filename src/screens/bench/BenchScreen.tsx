@@ -14,6 +14,8 @@ import { Page, Pane, useWide } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
 import { usePieceView } from '../shared/usePiece';
+import type { PieceTask } from '@/worker';
+import { TaskPlaces } from '../shared/TaskPlaces';
 import { DeadlineCard } from '../shared/DeadlineCard';
 import { DayStrip } from './DayStrip';
 import { TickForm } from './TickForm';
@@ -82,9 +84,9 @@ export function BenchScreen() {
         ))}
       </Pane>
     ) : undefined;
-  const untick = (taskId: string): Promise<void> =>
+  const untick = ({ id, aka }: Pick<PieceTask, 'id' | 'aka'>): Promise<void> =>
     act(async () => {
-      const entry = plan.log.find((l) => l.body.taskId === taskId);
+      const entry = plan.log.find((l) => l.body.taskId === id) ?? plan.log.find((l) => l.body.taskId === aka);
       if (!entry) return;
       const undo = await removeRecords([{ kind: 'log', id: entry.id }]);
       say({ text: `“${entry.body.title}” is open again.`, action: { label: 'Undo', run: () => act(undo) } });
@@ -170,6 +172,7 @@ export function BenchScreen() {
                 >
                   <Text kind="label">{`${only ? '' : `${t.pieceName} · `}${phaseLabel(t.phase)} · ${handWords(t)}${t.unattendedMin > 0 ? ` + ${formatMinutes(t.unattendedMin)} waiting` : ''}`}</Text>
                   <Text>{t.detail}</Text>
+                  <TaskPlaces task={t} />
                   <Text kind="label">{t.from}</Text>
                   {t.cautions.map((c) => (
                     <Text key={c} kind="quiet" tone="oxblood">
@@ -212,7 +215,7 @@ export function BenchScreen() {
                   label="Not done"
                   name={`Not done: ${t.title}`}
                   kind="quiet"
-                  onPress={() => untick(t.id)}
+                  onPress={() => untick(t)}
                 />
               </View>
             ))}

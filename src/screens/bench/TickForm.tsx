@@ -28,6 +28,7 @@ export function TickForm({ task, onDone }: { task: PieceTask; onDone: () => void
         actualMin: minutes,
         ...task.learns,
         ...(task.faces ? { faces: task.faces } : {}),
+        ...(task.places && task.places.length > 1 ? { places: task.places } : {}),
         note,
         pictures,
       });

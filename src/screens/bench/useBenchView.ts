@@ -20,7 +20,7 @@ export type BenchView = {
   days: string[];
   bars: Bar[];
   /** Steps that are ticked off, the last one first. */
-  finished: { id: string; title: string; doneAt: string }[];
+  finished: { id: string; title: string; doneAt: string; aka?: string }[];
   /** Steps that a hand does, done or not. */
   all: number;
   hours: { from: number; to: number };
@@ -59,7 +59,9 @@ export function useBenchView(only: string | undefined): BenchView {
     finished: own
       .flatMap((t) => {
         const doneAt = doneAtOf.get(t.id);
-        return doneAt === undefined ? [] : [{ id: t.id, title: t.title, doneAt }];
+        return doneAt === undefined
+          ? []
+          : [{ id: t.id, title: t.title, doneAt, ...(t.aka === undefined ? {} : { aka: t.aka }) }];
       })
       .sort((a, b) => b.doneAt.localeCompare(a.doneAt)),
     all: own.filter(isTicked).length,

@@ -9,6 +9,7 @@ import type { Piece, Stored } from '@/records';
 import { Button, Chips, Fold, Stepper, Text, TextField, useTheme } from '@/ui';
 import { LongList } from '../shared/LongList';
 import { StateMark } from '../shared/StateMark';
+import { TaskPlaces } from '../shared/TaskPlaces';
 
 /** The steps of a face in one phase, each with its figures, and what the user may change of it. */
 export function StepList({
@@ -84,6 +85,7 @@ function StepRow({
       {open ? (
         <View style={styles.form}>
           <Text>{task.detail}</Text>
+          <TaskPlaces task={task} />
           {task.cautions.map((c) => (
             <Text key={c} kind="quiet" tone="oxblood">
               {CAUTIONS[c]}
@@ -121,7 +123,9 @@ function ChangeForm({
   const changes = piece.body.stepChanges ?? [];
   // A step done in several goes is changed under its own name.
   const taskId = task.id.replace(/\.go\d+$/, '');
-  const mine: StepChange = changes.find((c) => c.taskId === taskId) ?? { taskId };
+  const own: StepChange =
+    task.places && task.places.length > 1 ? { taskId, places: task.places } : { taskId };
+  const mine = changes.find((c) => c.taskId === taskId) ?? own;
   const [why, setWhy] = useState('');
   const put = (next: StepChange): void =>
     void onChange({ stepChanges: [...changes.filter((c) => c.taskId !== taskId), next] });
@@ -175,7 +179,7 @@ function ChangeForm({
           label="Leave this step out"
           name={`Leave out: ${task.title}`}
           kind="danger"
-          onPress={() => put({ taskId, skip: why.trim() || 'Not needed on this piece.' })}
+          onPress={() => put({ ...own, skip: why.trim() || 'Not needed on this piece.' })}
         />
         {isChanged ? (
           <Button

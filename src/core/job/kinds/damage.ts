@@ -105,6 +105,8 @@ export type Chosen = {
   method?: MethodId;
   /** Where the chain of the method can go on in several ways, those taken. */
   links?: MethodId[];
+  /** Worked by itself, however many places are like it. */
+  alone?: true;
   /** Glue and clamps of the other methods of the chain. */
   linkGlue?: Partial<Record<MethodId, GlueChoice>>;
   methodReason: string;
@@ -215,6 +217,7 @@ const chosen: Record<keyof Chosen, Joi.Schema> = {
   method: ids(METHODS),
   links: linksSchema,
   methodReason: textSchema(2000),
+  alone: Joi.valid(true),
   glue: glueChoice,
   linkGlue: Joi.object(Object.fromEntries(METHODS.map((m) => [m.id, glueChoice]))),
   patch: Joi.object({

@@ -13,6 +13,8 @@ export type LogEntry = {
   bookMin?: number;
   /** The faces it was done to; all that the step had where none is named. */
   faces?: string[];
+  /** The damages it was done for at once; the one of its name where none is given. */
+  places?: string[];
   note: string;
   pictures: { pictureId: string; role: 'before' | 'after' }[];
 };
@@ -27,6 +29,7 @@ export const logSchema: Joi.ObjectSchema<LogEntry> = Joi.object({
   step: Joi.string().pattern(STEP_NAME),
   bookMin: Joi.number().min(0).max(527_040),
   faces: Joi.array().items(idSchema).max(500),
+  places: Joi.array().items(idSchema).max(500),
   note: textSchema(4000).required(),
   pictures: Joi.array()
     .items(

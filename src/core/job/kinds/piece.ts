@@ -119,6 +119,7 @@ const stepChanges = Joi.array()
       waitMin: ownWait,
       goes,
       after: TASK_ID,
+      places: Joi.array().items(idSchema).max(500),
     }),
   )
   .unique('taskId')
