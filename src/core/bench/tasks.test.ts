@@ -1,5 +1,6 @@
 import { methodById, METHODS, PHASES, phaseIndex, type MethodId } from '../catalogue';
 import { waysFor, type WayChoices } from '../ways';
+import { paperFor } from './bySize';
 import { benchInput } from './plan';
 import { schedule } from './schedule';
 import { minutesFrom } from '../calendar';
@@ -394,4 +395,32 @@ test('a step logged by a clock that ran ahead does not hold the glue longer than
   const w = await when(tasks, ahead);
   // Two hours in clamps from now, not three days.
   expect(w.get('d1/press')?.end).toBe('2026-03-02T10:00:00');
+});
+
+test('stages of one press wait for the dry run, not for each other: whichever clamps are free', () => {
+  const staged: LinkWork = { ...link('floodAndPress'), stages: [20, 20, 20] };
+  const byId = new Map(
+    tasksFor({ ...kept, repairs: [{ ...lifted, chain: [staged] }] }).map((t) => [t.id, t]),
+  );
+  const after = (id: string): string[] | undefined => byId.get(id)?.after;
+  expect(after('d1/stage2')).toEqual(after('d1/stage1'));
+  expect(after('d1/press')).toEqual(after('d1/stage1'));
+  expect(after('d1/off')).toEqual(expect.arrayContaining(['d1/stage1', 'd1/stage2', 'd1/press']));
+});
+
+test('a changed step that is gone is told, one that was left out is not; goes add up to the whole', () => {
+  const problems = (changes: PieceWork['changes']) =>
+    pieceTasks({ ...kept, repairs: [lifted], ...(changes ? { changes } : {}) }).problems;
+  expect(problems([{ taskId: 'd1/nothing', attendedMin: 20 }])).toHaveLength(1);
+  expect(problems([{ taskId: 'd1/nothing', skip: 'Not needed' }])).toEqual([]);
+  const goes = tasksFor({ ...kept, repairs: [lifted], changes: [{ taskId: 'd1/clean', attendedMin: 2, goes: 2 }] })
+    .filter((t) => /clean/.test(t.id)); // prettier-ignore
+  expect(goes.map((t) => t.attendedMin)).toEqual([1, 1]);
+});
+
+test('paper is counted by the square metre: two sheets for one of a grit, four to sand a finish off', () => {
+  const face = { areaM2: 1.5, edgeM: 5, profile: 'flat' as const };
+  expect(paperFor('grit', [face, face])).toMatchObject([{ sheets: 6 }]);
+  expect(paperFor('sandOff', [face], 2)).toMatchObject([{ sheets: 12 }]);
+  expect(paperFor('clean', [face])).toEqual([]);
 });

@@ -46,3 +46,10 @@ test('it is read to a tenth of a degree and a whole per cent, as a shop instrume
   }
   expect(new Set(day(3).map((c) => Math.round(c.temperatureC * 10) % 10)).size).toBeGreaterThan(4);
 });
+
+test('the wobble goes both ways: over a hundred days neither warmer nor damper than the day asks for', () => {
+  const at = (i: number) => simulatedClimate(5, i * 60, '2026-03-02T08:00:00');
+  const mean = (f: (i: number) => number): number => Array.from({ length: 2400 }, (_, i) => f(i)).reduce((a, b) => a + b, 0) / 2400; // prettier-ignore
+  expect(mean((i) => at(i).temperatureC)).toBeCloseTo(18.5, 1);
+  expect(mean((i) => at(i).relativeHumidity)).toBeCloseTo(0.52, 2);
+});

@@ -328,3 +328,20 @@ test('cauls within their limits are worked out, beyond them refused by name', as
   const long = { ...BEAM, panel: { ...BEAM.panel, widthMm: 5000 }, gridMm: 60 };
   await expect(pressField({ ...long, overhang: true, cauls: [{ ...caul, from: [0, caul.from[1]], to: [10_001, caul.from[1]] }] })).rejects.toThrow('The length of caul 1'); // prettier-ignore
 });
+
+test('a caul in the middle presses both sides of its line alike', async () => {
+  const field = await pressField(
+    input({
+      panel: { widthMm: 300, heightMm: 200 },
+      cauls: [{ from: [20, 100], to: [280, 100], widthMm: 60, heightMm: 40, modulusMPa: 11_000, camberMm: 0 }],
+      clamps: [{ at: [60, 100], forceN: 2000, caul: 0 }, { at: [240, 100], forceN: 2000, caul: 0 }],
+    }),
+  ); // prettier-ignore
+  const { columns, rows, kPa } = field.grid;
+  const at = (i: number, j: number): number => kPa[j * columns + i] ?? NaN;
+  for (let j = 0; j < rows; j++)
+    for (let i = 0; i < columns; i++) {
+      expect(at(i, j)).toBeCloseTo(at(i, rows - 1 - j), 4);
+      expect(at(i, j)).toBeCloseTo(at(columns - 1 - i, j), 4);
+    }
+});

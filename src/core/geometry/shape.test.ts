@@ -1,5 +1,6 @@
 import { grainAt } from './grain';
 import { areaOf, assertOutline, crossesItself, perimeterOf } from './outline';
+import { isConvex } from './boolean';
 import { bandLengthMm, shapeOutline } from './shape';
 
 test('areas are those of the shapes', () => {
@@ -70,5 +71,21 @@ test('an outline of a few tenths of a millimetre is judged as one of a metre', (
     const sized = (o: [number, number][]) => o.map(([x, y]): [number, number] => [size * x, size * y]);
     expect(crossesItself(sized(square))).toBe(false);
     expect(crossesItself(sized(bow))).toBe(true);
+  }
+});
+
+test('a corner that turns the other way is seen in any outline, however it lies', () => {
+  const square = [[0, 0], [10, 0], [10, 10], [0, 10]] as const; // prettier-ignore
+  const dented = [[0, 0], [10, 0], [10, 10], [5, 4], [0, 10]] as const; // prettier-ignore
+  for (let degrees = 0; degrees < 360; degrees += 23) {
+    const a = (degrees * Math.PI) / 180;
+    const turned = (o: readonly (readonly [number, number])[]) =>
+      o.map(([x, y]): [number, number] => [
+        x * Math.cos(a) - y * Math.sin(a),
+        x * Math.sin(a) + y * Math.cos(a),
+      ]);
+    expect(isConvex(turned(square))).toBe(true);
+    expect(isConvex([...turned(square)].reverse())).toBe(true);
+    expect(isConvex(turned(dented))).toBe(false);
   }
 });

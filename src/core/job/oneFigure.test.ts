@@ -9,6 +9,8 @@ import { repairOf } from './repairs';
 import { jointGlueOf } from './fitSums';
 import { dowelsOf, plugOf } from './letIn';
 import { needsOf, needWords } from './table';
+import { coatsWords } from './amountWords';
+import { sumStarts } from './sumStarts';
 import { partsWanted } from './sums';
 import type { Colour } from '../shelf';
 import { shimsOf } from './shims';
@@ -430,4 +432,17 @@ test('twenty patches alike are cut in one go and glued as the clamps come free; 
   expect(stepsOfLink(plan, 'd7', 'veneerPatch').map((t) => t.id)).toContain(cutting[0]?.id);
   const split = planFor([...twenty.slice(0, 19), lossOf(19, { alone: true })]);
   expect(split.tasks.find((t) => t.id === 'd20/cut')).toMatchObject({ places: ['d20'], attendedMin: 35 });
+});
+
+test('a screw goes through the leaf of its hinge and stays clear of the other face, from 6 to 20 mm', () => {
+  const screwIn = (boardMm: number): number =>
+    sumStarts(worked({ ...hole(5), method: 'facePlug' }, faceOf(600, 500, { ...SOLID, boardMm })).repair).screw.lengthMm; // prettier-ignore
+  // 12 mm of board and a leaf of 3 mm, less 3 mm; 30 mm of board would take more than is used.
+  expect([12, 15.7, 30, 4].map(screwIn)).toEqual([12, 15, 20, 6]);
+});
+
+test('coats that go on as they come name no carrier', () => {
+  const coats = { name: 'Brown', kind: 'toner' as const, coats: 1, words: '', colourId: 'c', productMl: 5, carrier: 'spirit' }; // prettier-ignore
+  expect(coatsWords({ ...coats, carrierMl: 0 })).toBe('One thin coat; decided on the Blend page');
+  expect(coatsWords({ ...coats, coats: 3, carrierMl: 2.4 })).toBe('3 thin coats, with 2.4 ml of spirit; decided on the Blend page'); // prettier-ignore
 });

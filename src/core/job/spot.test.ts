@@ -2,6 +2,7 @@ import { boundingBox, project, type Point } from '../geometry';
 import { newFace } from './defaults';
 import { handTurn, patchOnItsSheet, patchOnSheet, spotFaults, spotHandles, spotSearch, spotWords, type Spot } from './spot'; // prettier-ignore
 import { boardOf } from './survey';
+import { closeViewOf, grainViewOf } from './views';
 import type { Veneer } from './types';
 
 /** A face of 600 × 400 mm, seen askew in its photo, its grain running down to the right. */
@@ -85,4 +86,26 @@ test('a patch is printed on its sheet only where that has a photo whose size is 
   const { photoWideMm: _w, ...noScale } = sheet;
   expect(patchOnItsSheet(noPhoto, { outline: PATCH }, 30, spot, words)).toBeUndefined();
   expect(patchOnItsSheet(noScale, { outline: PATCH }, 30, spot, words)).toBeUndefined();
+});
+
+test('a close view is as fine for a part far from the corner as for the same part near it', () => {
+  if (!board.ok) throw new Error(board.problem);
+  const at = (x: number, y: number) =>
+    closeViewOf(
+      board.value,
+      'x',
+      PATCH.map(([px, py]): Point => [px - 200 + x, py - 150 + y]),
+    ).view;
+  const [near, far] = [at(10, 10), at(500, 320)];
+  expect(far.mmPerPixel).toBe(near.mmPerPixel);
+  expect([far.widthPx, far.heightPx]).toEqual([near.widthPx, near.heightPx]);
+  // 60 × 40 mm, as many points along as along.
+  expect(far.widthPx * far.mmPerPixel).toBeCloseTo(60, 0);
+  expect(far.heightPx * far.mmPerPixel).toBeCloseTo(40, 0);
+});
+
+test('a view along the grain of a thin strip is one point high at least', () => {
+  if (!board.ok) throw new Error(board.problem);
+  const { view } = grainViewOf(board.value, 'x', [[100, 100], [100.2, 100], [100.2, 100.2]], 0.5); // prettier-ignore
+  expect(view.heightPx).toBe(1);
 });

@@ -91,3 +91,7 @@ describe('slivers', () => {
 test('what is known of two feet is no floor', () => {
   expect(() => feetPlan({ feet: table([0, 2]).slice(0, 2), way: 'add' })).toThrow(RangeError);
 });
+
+test('two feet are no floor: they are refused as feet in a line are', () => {
+  expect(() => feetPlan({ feet: table([3, 0]), way: 'add' })).toThrow('stand in a line');
+});

@@ -11,6 +11,7 @@ import {
   type PartInput,
 } from '.';
 import { cutFrom } from './cutting';
+import { drawerSchema } from './drawer';
 
 describe('a screw set anew', () => {
   test.each(GAUGES.rows)('gauge $gauge: shank by ASME B18.6.1, 0.060 in + 0.013 in a number', ({ gauge, shankIn, rootIn }) => {
@@ -67,6 +68,12 @@ function fewest(lengths: readonly number[], stock: number, kerf: number): number
   return best;
 }
 
+test('a drawer is measured front and back: two figures, neither more nor less', () => {
+  expect(drawerSchema.validate(DRAWER).error).toBeUndefined();
+  expect(drawerSchema.validate({ ...DRAWER, wornMm: [1] }).error).toBeDefined();
+  expect(drawerSchema.validate({ ...DRAWER, wornMm: [1, 1, 1, 1, 1] }).error).toBeDefined();
+});
+
 describe('pieces from lengths of stock', () => {
   test('by hand: 300, 300, 200, 180 from 500 with 3 mm of kerf take two', () => {
     // 300 + 3 + 180 and 300 + 3 + 200 = 503 does not go, so 200 stands alone: three. From 505 it goes.
@@ -85,6 +92,11 @@ describe('pieces from lengths of stock', () => {
       }),
       { numRuns: 150 },
     );
+  });
+
+  test('where the longest first take three lengths, two are found', () => {
+    // By hand: 400 + 350 + 150 + 100 and 350 + 300 + 200 + 150 are a metre each.
+    expect(cutFrom([300, 100, 350, 350, 400, 150, 150, 200], 1000, 0).stocks).toHaveLength(2);
   });
 
   test('a piece longer than the stock is refused in words', () => {

@@ -1,5 +1,15 @@
 import fc from 'fast-check';
-import { asRaster, between, cheapestWay, planesOf, shrink, shrinkAll, type Plane, type Raster } from '.';
+import {
+  asRaster,
+  between,
+  brightAt,
+  cheapestWay,
+  planesOf,
+  shrink,
+  shrinkAll,
+  type Plane,
+  type Raster,
+} from '.';
 
 const picture = (width: number, height: number) => ({
   width,
@@ -127,4 +137,8 @@ test('at its right rim a value is between its own row’s last pixels, not the n
   const rows: Plane = { width: 3, height: 2, data: Float32Array.of(1, 2, 3, 90, 91, 92) };
   expect(between(rows, 2.9, 0.5)).toBe(3);
   expect(between(rows, 2.9, 1.5)).toBe(92);
+});
+
+test('lightness takes three parts of red, six of green and one of blue', () => {
+  expect(brightAt([0, 0, 0, 0, 10, 100, 200, 255], 4)).toBeCloseTo(3 + 60 + 20, 9);
 });

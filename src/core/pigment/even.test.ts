@@ -65,3 +65,11 @@ test('products are tried alone and by twos, whatever their order on the shelf', 
   const other = await evenOut({ parts, products: [BROWN, RED], mostCoats: 6, within: 2 });
   expect(other.after).toBeCloseTo(one.after, 9);
 });
+
+test('two products beside each other in the list are tried together', async () => {
+  // As the part looks under two coats of the one and two of the other.
+  const under = laidByHand(PALE, DARK, [{ coat: RED, coats: 2 }, { coat: BROWN, coats: 2 }]).final; // prettier-ignore
+  const both = await evenOut({ parts: [{ id: 'a', lab: PALE }, { id: 'b', lab: under }], products: [RED, BROWN], mostCoats: 5, within: 1 }); // prettier-ignore
+  expect(new Set(both.steps.map((s) => s.productId))).toEqual(new Set(['red', 'brown']));
+  expect(both.after).toBeLessThan(1);
+});

@@ -44,6 +44,9 @@ test('a tick stands inside its box, and pictures stand two in a row, none twice'
       expect(y).toBeGreaterThan(Math.min(...ys));
       expect(y).toBeLessThan(Math.max(...ys));
     }
+  // Down to its foot, then up to the right.
+  expect(strokes.every((s) => s.to[0] > s.from[0])).toBe(true);
+  expect(strokes[0]?.to).toEqual(strokes[1]?.from);
   const items = ['a', 'b', 'c'].map((caption) => ({ jpeg: new Uint8Array(), aspect: 1.5, caption }));
   const [shown = []] = marksOf([{ kind: 'pictures', items }]);
   const pictures = shown.filter((m) => m.kind === 'picture');

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { inUnits, type ShopUnits } from '.';
+import { fieldScale, inUnits, type ShopUnits } from '.';
 
 const US: ShopUnits = { length: 'in', temperature: 'F' };
 const SI: ShopUnits = { length: 'mm', temperature: 'C' };
@@ -72,4 +72,10 @@ test('a length written to a tenth keeps a finer inch than a rule of thumb', () =
   // 20.3 mm are 0.7992 in: 51/64; 20 mm are 0.787 in: 25/32.
   expect(inUnits('20.3 mm thick', US)).toBe('51/64 in thick');
   expect(inUnits('20 mm thick', US)).toBe('25/32 in thick');
+});
+
+test('a temperature is shown and typed in Fahrenheit, there and back', () => {
+  const scale = fieldScale('°C', 1, 0, US);
+  expect([0, 20, 100].map(scale.shown)).toEqual([32, 68, 212]);
+  for (const c of [-5, 0, 18.5, 40]) expect(scale.meant(scale.shown(c))).toBeCloseTo(c, 9);
 });

@@ -183,6 +183,7 @@ test('the middle of a drawn sunburst is found within a hundredth of its width; s
     [300, 120],
   ] as const) {
     const { at, agreement } = readCentre(burst(cx, cy), 0.5, face);
+    expect(agreement).toBeLessThanOrEqual(1);
     expect(Math.hypot(at[0] - cx / 2, at[1] - cy / 2)).toBeLessThan(2.1);
     expect(agreement).toBeGreaterThan(0.97);
     expect(centreWords({ at, agreement })).toContain('runs to this place');

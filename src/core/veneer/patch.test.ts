@@ -132,3 +132,21 @@ describe('thickness', () => {
     expect(() => thicknessPlan(0, 0.6)).toThrow('thickness of the old veneer is 0 mm');
   });
 });
+
+test('the outline is the same wherever on the drawing the face lies', () => {
+  const moved = (p: Polygon): Polygon => p.map(([x, y]): Point => [x + 310, y - 170]);
+  for (const damage of [INNER, CORNER]) {
+    const here = patchOutline({ ...base, damage, shape: 'square' }).outline;
+    const there = patchOutline({
+      ...base,
+      damage: moved(damage),
+      face: moved(FACE),
+      shape: 'square',
+    }).outline;
+    expect(there.length).toBe(here.length);
+    for (const [i, [x, y]] of moved(here).entries()) {
+      expect(there[i]?.[0]).toBeCloseTo(x, 6);
+      expect(there[i]?.[1]).toBeCloseTo(y, 6);
+    }
+  }
+});
