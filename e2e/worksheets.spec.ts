@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { bringDemo, changeStored, expect, test } from './fixtures';
+import { bringDemo, changeStored, expect, storedTexts, test } from './fixtures';
 
 test('what is let in, filled, closed and levelled has its sums on its worksheet, kept with the damage', async ({
   page,
@@ -156,4 +156,38 @@ test('a size is pulled at its ring, a block is sawn off a board of the rack, and
   await expect.poll(async () => Math.abs(parseFloat(await wide.inputValue()) - 5)).toBeLessThan(0.4);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(wide).toHaveValue('1.5 mm');
+});
+
+test('alike places are worked in one go, ticked off together, and one can be taken out', async ({ page }) => {
+  await bringDemo(page);
+  const [first] = await storedTexts(page, 'damage/settle-1');
+  const { faceId } = JSON.parse(first ?? '{}').body as { faceId: string };
+  const at = [0.2, 0.4, 0.6];
+  for (const [i, x] of at.entries())
+    await changeStored(page, `damage/settle-${i + 1}`, {
+      faceId,
+      kind: 'scratch',
+      method: 'burnIn',
+      mark: undefined,
+      figures: undefined,
+      answers: { depthMm: 1 + i },
+      outline: [[x, 0.4], [x + 0.05, 0.4], [x + 0.05, 0.45], [x, 0.45]], // prettier-ignore
+    });
+  await page.goto('/bench?piece=settle');
+  const row = page.getByRole('button', { name: /3 places \(1–3\)/ }).first();
+  await expect(row).toBeVisible({ timeout: 30_000 });
+  await row.click();
+  await page.getByRole('button', { name: '3 places worked together' }).first().click();
+  await page
+    .getByRole('button', { name: /^Work by itself: .*no\. 2$/ })
+    .first()
+    .click();
+  await expect(page.getByRole('button', { name: /2 places \(1, 3\)/ }).first()).toBeVisible();
+  await page.reload();
+  await page.getByRole('button', { name: /2 places \(1, 3\)/ }).first().click({ timeout: 30_000 }); // prettier-ignore
+  await page.getByRole('button', { name: /^Tick off: .*2 places \(1, 3\)/ }).first().click(); // prettier-ignore
+  await page.getByRole('button', { name: /^Done: .*2 places/ }).click();
+  await expect.poll(async () => (await storedTexts(page, 'log/')).join()).toContain('"places":["settle-1","settle-3"]'); // prettier-ignore
+  await page.getByRole('button', { name: /^Done \(/ }).click();
+  await expect(page.getByRole('button', { name: /^Not done: .*2 places \(1, 3\)/ })).toBeVisible();
 });
