@@ -7,9 +7,11 @@ export {
   daysOf,
   daysUntil,
   dayText,
+  finishWords,
   readyOn,
   slackDays,
   slackWords,
+  startWords,
 } from './days';
 export {
   NO_FRONT,

@@ -83,6 +83,7 @@ export { type LinkPlan } from './links';
 export { amountWords, materialLabel } from './amountWords';
 export {
   handsMin,
+  handsRange,
   handWords,
   rangeWords,
   jobPlan,

@@ -16,7 +16,7 @@ import { attempt, type JobContext } from '../check';
 import type { Learned } from '../figures';
 import type { BlendPlan, Tones, TopFinish } from '../colour';
 import { isUnderPaint } from './decide';
-import { formatMinutes } from '../units';
+import { aboutRange, formatMinutes } from '../units';
 import type { LinkPlan } from './links';
 import { repairsOf, type Repair } from './repairs';
 import type { ReachPlan } from '../apart';
@@ -201,6 +201,17 @@ export const rangeWords = ({ attendedRange: r }: Pick<BenchTask, 'attendedRange'
 export function handWords(task: Pick<BenchTask, 'attendedMin' | 'attendedRange'>): string {
   const range = rangeWords(task);
   return `${formatMinutes(task.attendedMin)}${range ? ` (${range})` : ''}`;
+}
+
+/** From the least to the most that some steps take, in words; nothing where they do not vary. */
+export function handsRange(
+  tasks: readonly Pick<BenchTask, 'attendedMin' | 'attendedRange'>[],
+): string | undefined {
+  const sum = (of: (t: (typeof tasks)[number]) => number): number => tasks.reduce((all, t) => all + of(t), 0);
+  return aboutRange(
+    sum((t) => t.attendedRange?.leastMin ?? t.attendedMin),
+    sum((t) => t.attendedRange?.mostMin ?? t.attendedMin),
+  );
 }
 
 /** Minutes of hands at some steps. */

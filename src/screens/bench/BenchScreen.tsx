@@ -1,12 +1,12 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { startTransition, useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { dayText } from '@/core/front';
-import { handsMin, handWords } from '@/core/job';
+import { dayText, finishWords, startWords } from '@/core/front';
+import { handsMin, handsRange, handWords } from '@/core/job';
 import { PHASE_SOURCE, PHASES, phaseLabel } from '@/core/catalogue';
 import { CAUTIONS } from '@/core/safety';
 import { describeSource } from '@/core/sources';
-import { formatMinutes } from '@/core/units';
+import { formatMinutes, roundTime } from '@/core/units';
 import { localNow, removeRecords } from '@/records';
 import { Button, Figure, Fold, LitCard, Notice, Progress, Section, Text, useSay } from '@/ui';
 import { LongList } from '../shared/LongList';
@@ -125,7 +125,7 @@ export function BenchScreen() {
       ) : null}
       {next ? (
         <LitCard
-          eyebrow={`Next, ${next.when.start.slice(11, 16)} on ${dayText(next.when.start)}${only ? '' : ` · ${next.pieceName}`}`}
+          eyebrow={`Next, ${startWords(next.when.start, now)} on ${dayText(next.when.start)}${only ? '' : ` · ${next.pieceName}`}`}
           title={next.title}
         >
           <Text>{next.detail}</Text>
@@ -149,12 +149,15 @@ export function BenchScreen() {
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
           <Figure
             label="Finished"
-            value={finish.slice(11, 16)}
-            note={dayText(finish)}
+            {...finishWords(finish, now)}
             source="Worked out here: the earliest end found over many orders of work, within your hours, hands and clamps."
           />
           <Figure label="Steps done" value={`${finished.length} of ${all}`} />
-          <Figure label="Your hands" value={formatMinutes(handsMin(todo))} note="still to work" />
+          <Figure
+            label="Your hands"
+            value={roundTime(handsMin(todo))}
+            note={handsRange(todo) ?? 'still to work'}
+          />
         </View>
       ) : null}
       {only && view.piece?.body.deadline ? <DeadlineCard pieceId={only} /> : null}
@@ -166,7 +169,7 @@ export function BenchScreen() {
               {(t) => (
                 <Fold
                   key={t.id}
-                  title={`${t.when.start.slice(11, 16)}  ${t.title}`}
+                  title={`${startWords(t.when.start, now)}  ${t.title}`}
                   open={open.includes(t.id)}
                   onToggle={() => toggle(t.id)}
                 >

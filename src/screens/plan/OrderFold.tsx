@@ -5,7 +5,7 @@ import { phaseLabel, type PhaseId } from '@/core/catalogue';
 import { handsMin, reachedWords, waysOf, type Move, type Plan } from '@/core/job';
 import { describeSource } from '@/core/sources';
 import { lowerFirst } from '@/core/terms';
-import { formatMinutes } from '@/core/units';
+import { aboutTime } from '@/core/units';
 import type { Piece, Stored } from '@/records';
 import { Button, Fold, LitCard, Progress, Text } from '@/ui';
 import { usePlanMoves } from './usePlanMoves';
@@ -30,7 +30,7 @@ export function OrderFold({
   return (
     <Fold title="The order of the work">
       <Text>{used.map(phaseLabel).join(' › ')}</Text>
-      <Text kind="quiet">{`${formatMinutes(handsMin(plan.tasks))} of hands as it stands. ${describeSource(ORDER_SOURCE)}`}</Text>
+      <Text kind="quiet">{`${aboutTime(handsMin(plan.tasks))} of hands as it stands. ${describeSource(ORDER_SOURCE)}`}</Text>
       {wanted ? null : <Button label="What moving it would change" onPress={() => setWanted(true)} />}
       {wanted && loading && !moves ? <Progress label="Planning each other order" fraction={0.5} /> : null}
       {(moves?.moves ?? []).map((m) => (

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { methodById, takesColour, tonesIn } from '@/core/catalogue';
 import { damageLabel, handsMin, isUnderPaint, rangeWords, stepsOfLink, worksheetsOf } from '@/core/job';
 import { upperFirst } from '@/core/terms';
-import { formatMinutes } from '@/core/units';
+import { formatMinutes, roundTime } from '@/core/units';
 import { useList } from '@/records';
 import { Button, Figure, Notice, Row, Section, Text } from '@/ui';
 import { Cautions } from '../shared/Cautions';
@@ -32,6 +32,9 @@ export function SheetScreen() {
   const { links, colour } = worksheetsOf(repair, shop, shelf);
   const link = links.find((l) => l.method === method);
   const steps = plan && link ? stepsOfLink(plan, damage.id, method) : [];
+  // What is shared with others is told whole, since it is done whole.
+  const others = Math.max(0, ...steps.map((t) => (t.places?.length ?? 1) - 1));
+  const shared = others === 0 ? undefined : `with ${others === 1 ? 'one place' : `${others} places`} alike`;
   const coloured = takesColour(method) && !isUnderPaint(treated);
   return (
     <Page
@@ -60,7 +63,13 @@ export function SheetScreen() {
           <Figure label="Along the grain" value={length(survey.value.measures.alongMm)} />
           <Figure label="Across" value={length(survey.value.measures.acrossMm)} />
           <Figure label="Area" value={area(survey.value.measures.areaMm2)} />
-          {steps.length > 0 ? <Figure label="Your hands" value={formatMinutes(handsMin(steps))} /> : null}
+          {steps.length > 0 ? (
+            <Figure
+              label="Your hands"
+              value={roundTime(handsMin(steps))}
+              {...(shared ? { note: shared } : {})}
+            />
+          ) : null}
         </View>
       ) : (
         <Notice kind="rest" title="No amounts yet">
