@@ -1,5 +1,5 @@
 import { assertRange } from '../check';
-import type { MethodId } from '../catalogue';
+import { methodById, type GlueUse, type MethodId } from '../catalogue';
 import type { School } from '../terms';
 import { derived, memory, practice, published, sourced, type Source, type Sourced } from '../sources';
 import type { Ways } from '../ways';
@@ -57,12 +57,9 @@ type Suggestion = { id: AdhesiveId; why: string };
 
 const HIDE_WHY = 'It bonds over what is left of old hide glue, gives time to work it in, and can be undone.';
 const EPOXY_WHY = 'It fills what the wood has lost and holds on what cannot be cleaned.';
-const EPOXIED: readonly MethodId[] = ['injectJoint', 'epoxyFill', 'epoxyCap', 'epoxyJoint', 'hardenCore', 'buildUpCore', 'fillBottom']; // prettier-ignore
-const SPLITS: readonly MethodId[] = ['glueSplit', 'screwSplit'];
-const PATCHED: readonly MethodId[] = ['veneerPatch', 'harvestedPatch', 'edgeStrip', 'sawnStrip', 'reveneer'];
 
 /** Glues that would do, the best first. */
-function candidates(method: MethodId, school: School, splitGlue: Ways['splitGlue']): Suggestion[] {
+function candidates(use: GlueUse, school: School, splitGlue: Ways['splitGlue']): Suggestion[] {
   const hide: Suggestion[] = [
     { id: 'liquidHide', why: HIDE_WHY },
     { id: 'hotHide', why: 'Hide glue that can be undone; warm the wood.' },
@@ -73,15 +70,15 @@ function candidates(method: MethodId, school: School, splitGlue: Ways['splitGlue
     { id: 'epoxyFast', why: EPOXY_WHY },
   ];
   const cold: Suggestion = { id: 'polyurethane', why: 'It sets in a colder shop than the others do.' };
-  if (method === 'tack' || (SPLITS.includes(method) && splitGlue === 'ca'))
+  if (use === 'instant' || (use === 'split' && splitGlue === 'ca'))
     return [{ id: 'cyanoacrylate', why: 'It runs in by itself and holds in seconds.' }, ...epoxy];
-  if (EPOXIED.includes(method) || (SPLITS.includes(method) && splitGlue === 'epoxy')) return [...epoxy, cold];
-  if (method === 'reactivate' || method === 'warmCaul')
+  if (use === 'fills' || (use === 'split' && splitGlue === 'epoxy')) return [...epoxy, cold];
+  if (use === 'oldHide')
     return [
       { id: 'hotHide', why: 'The old hide glue does the work; where it is thin, more hide glue joins it.' },
       { id: 'liquidHide', why: 'More hide glue joins the old where it is thin.' },
     ];
-  if (PATCHED.includes(method) && school === 'clear')
+  if (use === 'patch' && school === 'clear')
     return [
       {
         id: 'veneerGlue',
@@ -112,7 +109,7 @@ export function suggestAdhesive(
     own?: Partial<Record<AdhesiveId, OwnGlue>>;
   },
 ): { id: AdhesiveId; why: string; source: Source } {
-  const all = candidates(method, school, splitGlue);
+  const all = candidates(methodById(method).glue, school, splitGlue);
   const first = all[0] ?? { id: 'liquidHide', why: HIDE_WHY };
   const sets = all.find((c) => adhesiveById(c.id, own[c.id]).leastC.value <= temperatureC) ?? first;
   const why =

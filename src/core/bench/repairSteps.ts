@@ -43,7 +43,8 @@ const ACID: Record<Ways['acid'], { title: string; detail: string }> = {
 
 /** The words and the phase of a step as this piece's ways have it. */
 function inThisWay(method: MethodId, step: Step, ways: Ways, kind: DamageKind | undefined): Step {
-  if (method === 'burnIn' || method === 'hardWax')
+  const { fills, family, extent } = methodById(method);
+  if (fills === 'burnIn' || fills === 'hardWax')
     return { ...step, detail: `${step.detail} ${STICKS[ways.stickOrder]}` };
   if (method === 'oxalicAcid' && step.key === 'acid') {
     const { title, detail } = ACID[ways.acid];
@@ -58,9 +59,9 @@ function inThisWay(method: MethodId, step: Step, ways: Ways, kind: DamageKind | 
   )
     return { ...step, phase: 'structure' };
   // What is laid before the carcass is glued rests on a core that is mended before that.
-  if (methodById(method).family === 'core' && ways.veneerOrder === 'before' && step.phase === 'structure')
+  if (family === 'core' && ways.veneerOrder === 'before' && step.phase === 'structure')
     return { ...step, phase: 'reglue' };
-  if (method === 'reveneer' && ways.veneerOrder === 'before' && step.phase === 'patch')
+  if (extent === 'face' && ways.veneerOrder === 'before' && step.phase === 'patch')
     return { ...step, phase: 'reglue' };
   return step;
 }

@@ -67,6 +67,23 @@ export const PRESSED_FAMILIES: readonly MethodFamily[] = ['reglue', 'patch'];
 /** The state of the surface a method is made for. */
 export type WorksOn = 'bare' | 'film' | 'any';
 
+/**
+ * Which glues would do: none; what sets in seconds; what fills too; more of the old hide glue; what dries hard under thin veneer; what
+ * the way of gluing splits says; or whatever the school joins wood with.
+ */
+export type GlueUse = 'none' | 'instant' | 'fills' | 'oldHide' | 'patch' | 'split' | 'joins';
+
+/** The hollow that its glue fills: round a loose tenon, a wedge along a gap, a scoop from above; none where glue only joins. */
+export type HollowUse = 'none' | 'tenon' | 'wedge' | 'scoop';
+
+/** What a hollow is filled with in layers; an epoxy is poured, under a cap of filler or up to the surface. */
+export type FillerId =
+  | 'bareFiller' | 'polyesterFiller' | 'epoxyPutty' | 'epoxy' | 'cappedEpoxy' | 'burnIn' | 'hardWax' | 'softWax' | 'colourPutty' | 'uvResin'; // prettier-ignore
+
+/** Sums that a method's worksheet carries beside its amounts. */
+export type Sum =
+  | 'plug' | 'dutchman' | 'strips' | 'banding' | 'sliver' | 'feet' | 'part' | 'pilot' | 'drawer' | 'apart' | 'fill' | 'close' | 'level'; // prettier-ignore
+
 /** One method in the words of the trade. A row that forgets something does not compile. */
 export type Row = {
   label: string;
@@ -75,6 +92,12 @@ export type Row = {
   kinds: readonly DamageKind[];
   family: MethodFamily;
   worksOn: WorksOn;
+  /** What is laid or lifted: the place of the damage, or the whole face. */
+  extent: 'place' | 'face';
+  glue: GlueUse;
+  hollow: HollowUse;
+  fills: FillerId | 'nothing';
+  sums: readonly Sum[];
   needs: readonly MaterialId[];
   /** 0 poor … 5 as good as it gets; common practice, judged on the method done well. */
   marks: Record<MarkedCriterion, number>;

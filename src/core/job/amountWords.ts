@@ -1,7 +1,6 @@
 import { MATERIALS } from '../catalogue';
 import { formatSmall } from '../units';
 import type { Amount } from './amounts';
-import type { DecidedCoats } from './colourStage';
 
 /** An amount in words: “1.4 g”, “10 ml”, “80 mm × 52 mm”. Nothing for what only has to be at hand. @param length a length in words */
 export function amountWords(amount: Amount, length: (mm: number) => string): string | undefined {
@@ -29,7 +28,3 @@ export function amountWords(amount: Amount, length: (mm: number) => string): str
 }
 
 export const materialLabel = (amount: Amount): string => MATERIALS[amount.material];
-
-/** How decided coats are laid: “2 thin coats, with 2.4 ml of spirit; decided on the Blend page”. */
-export const coatsWords = ({ coats, carrierMl, carrier }: DecidedCoats): string =>
-  `${coats === 1 ? 'One thin coat' : `${coats} thin coats`}${carrierMl > 0 ? `, with ${formatSmall(carrierMl)} ml of ${carrier}` : ''}; decided on the Blend page`;

@@ -122,9 +122,9 @@ export function amountsOf(
 function dowelsFor(repair: Repair, method: MethodId, shop: KnownShop): Amount {
   const material = 'dowels';
   const { layout, leftOutMm } = dowelsOf(repair);
-  if (method === 'dowelJoint' && layout.ok)
+  const plug = sumsOf(method).includes('plug') ? plugOf(repair, shop).plan : undefined;
+  if (!plug && layout.ok)
     return { material, of: 'pieces', count: layout.value.count - leftOutMm.length, diameterMm: layout.value.diameterMm }; // prettier-ignore
-  const plug = method === 'dowelPlug' ? plugOf(repair, shop).plan : undefined;
   return plug?.ok && plug.value.cutterMm !== undefined
     ? { material, of: 'pieces', count: 1, diameterMm: plug.value.cutterMm }
     : { material, of: 'tool' };
@@ -180,29 +180,27 @@ const gluedWith = (material: MaterialId, { id }: Adhesive): MaterialId => OWN_NA
 /** Cut to the outline of the patch page, whose overhang is its room to trim. */
 const PATCHES: readonly MethodId[] = ['veneerPatch', 'harvestedPatch', 'edgeStrip'];
 
-/** Made from a traced outline. */
-const COPIED: readonly MethodId[] = ['newPart', 'newMotif', 'motifPart'];
-
 /** The wood that its own sum has worked out, as long as it is along the grain. */
 function blockOf(
   repair: Repair,
   method: MethodId,
   shop: KnownShop,
 ): { alongMm: number; acrossMm: number; thickMm: number; count?: number } | undefined {
-  const dutchman = method === 'dutchman' ? dutchmanOf(repair) : undefined;
+  const sums = sumsOf(method);
+  const dutchman = sums.includes('dutchman') ? dutchmanOf(repair) : undefined;
   if (dutchman?.ok) return dutchman.value.block;
-  const plug = method === 'facePlug' ? plugOf(repair, shop).plan : undefined;
+  const plug = sums.includes('plug') ? plugOf(repair, shop).plan : undefined;
   if (plug?.ok && plug.value.cutterMm !== undefined) {
     const { cutterMm, lengthMm = 0 } = plug.value;
     const wide = cutterMm + BLOCK_ALLOWANCE_MM.value;
     return { alongMm: wide, acrossMm: wide, thickMm: lengthMm };
   }
-  if (COPIED.includes(method)) {
+  if (sums.includes('part')) {
     const part = partOf(repair);
     const { copies, spares } = partsWanted(repair);
     if (part?.ok) return { ...part.value.blank, count: copies + spares };
   }
-  if (method === 'sawnStrip') {
+  if (sums.includes('strips')) {
     const { input, plan } = stripsOf(repair);
     if (plan.ok)
       return {
@@ -212,7 +210,7 @@ function blockOf(
         count: plan.value.blocks,
       };
   }
-  const sliver = method === 'sliver' ? sliverOf(repair) : undefined;
+  const sliver = sums.includes('sliver') ? sliverOf(repair) : undefined;
   if (!sliver?.ok) return undefined;
   const { piecesMm, highMm, topMm } = sliver.value;
   return { alongMm: piecesMm.reduce((a, b) => a + b, 0), acrossMm: highMm, thickMm: Math.max(...topMm) };

@@ -1,7 +1,7 @@
-import { USES, methodById, type MethodId } from '../catalogue';
+import { USES, methodById, type MethodId, type Sum } from '../catalogue';
 import { boardThickMm, hollowDepthMm } from './glued';
 import type { Repair } from './repairs';
-import { sumsOf, type Sum } from './sums';
+import { sumsOf } from './sums';
 
 /** A size that amounts follow from and that nobody has measured, answered or entered. mm */
 export type Assumed = { label: string; mm: number };
@@ -21,7 +21,7 @@ export function assumedOf(repair: Repair, method: MethodId): Assumed[] {
   const byDepth = sums.some((s) => s === 'fill' || s === 'dutchman' || s === 'plug') || needs.some((m) => USES[m].by === 'volume'); // prettier-ignore
   // Where veneer is gone its own thickness is the depth.
   const isVeneer = face !== undefined && face.body.build !== 'solid' && face.body.veneerMm > 0;
-  const byBoard = sums.some((s) => BY_BOARD.includes(s)) || method === 'dowelJoint';
+  const byBoard = sums.some((s) => BY_BOARD.includes(s)) || needs.includes('dowels');
   return [
     ...(byDepth && !isVeneer && answers.depthMm === undefined && !DEPTH_FIELDS.some(isEntered)
       ? [{ label: 'depth', mm: hollowDepthMm(damage.body, face?.body) }]

@@ -3,6 +3,7 @@ import { fillsInColour, tonesIn, type MaterialId } from '../catalogue';
 import { areaOf, intersectionOf } from '../geometry';
 import { batchOf, batchWords, CARRIERS, roleOf, type Colour, type OwnMix } from '../shelf';
 import { lowerFirst } from '../terms';
+import { formatSmall } from '../units';
 import { linksOfChain } from './decide';
 import { patchOfRepair, takesPatch } from './cutting';
 import { linkPlansOf, type LinkPlan } from './links';
@@ -97,3 +98,7 @@ function inDecidedColour(
       : link;
   });
 }
+
+/** How decided coats are laid: “2 thin coats, with 2.4 ml of spirit; decided on the Blend page”. */
+export const coatsWords = ({ coats, carrierMl, carrier }: DecidedCoats): string =>
+  `${coats === 1 ? 'One thin coat' : `${coats} thin coats`}${carrierMl > 0 ? `, with ${formatSmall(carrierMl)} ml of ${carrier}` : ''}; decided on the Blend page`;

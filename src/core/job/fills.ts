@@ -1,5 +1,5 @@
 import { adhesiveById, POUR_MM } from '../adhesive';
-import type { MethodId } from '../catalogue';
+import { methodById, type FillerId, type MethodId } from '../catalogue';
 import { attempt, type Result } from '../check';
 import { CRACK_KINDS, VENEER_LOSS_KINDS } from '../damage';
 import { fillPlan, type Filler, type FillPlan, type Hollow } from '../filling';
@@ -51,7 +51,7 @@ function epoxyOf({ damage, chain }: Repair, method: MethodId): Filler {
   };
 }
 
-const FILLS: Partial<Record<MethodId, FillRow>> = {
+const FILLS: Record<FillerId, FillRow> = {
   bareFiller: { filler: BARE },
   polyesterFiller: {
     filler: {
@@ -65,8 +65,8 @@ const FILLS: Partial<Record<MethodId, FillRow>> = {
       mix: { a: 1, b: 1, by: 'volume', densityA: 1.6, densityB: 1.6, potMin: 30 },
     },
   },
-  epoxyFill: { filler: 'epoxy' },
-  epoxyCap: { filler: 'epoxy', cap: { filler: BARE, highMm: 2 } },
+  epoxy: { filler: 'epoxy' },
+  cappedEpoxy: { filler: 'epoxy', cap: { filler: BARE, highMm: 2 } },
   burnIn: { filler: { shrinks: 0.02, mostLayerMm: 3, layerWaitMin: 2, densityGPerMl: 1.1, waste: 0.15 }, stickMm: 12 },
   hardWax: { filler: { shrinks: 0.03, mostLayerMm: 3, layerWaitMin: 2, densityGPerMl: 0.95, waste: 0.1 }, stickMm: 10 },
   softWax: { filler: { shrinks: 0, mostLayerMm: 3, layerWaitMin: 1, densityGPerMl: 0.9, waste: 0.1 }, stickMm: 10 },
@@ -122,7 +122,8 @@ const upTo = (hollow: Hollow, underMm: number): Hollow =>
 
 /** How a method fills a repair's hollow; nothing for a method that fills nothing. Its page, its amounts and its steps go by this. */
 export function fillOf(repair: Repair, method: MethodId): FillSum | undefined {
-  const row = FILLS[method];
+  const { fills } = methodById(method);
+  const row = fills === 'nothing' ? undefined : FILLS[fills];
   if (!row) return undefined;
   const { stickMm, cap } = row;
   const filler = row.filler === 'epoxy' ? epoxyOf(repair, method) : row.filler;

@@ -5,9 +5,6 @@ import { boardThickMm } from './glued';
 import type { Surveyed } from './survey';
 import type { Damage, Face } from './types';
 
-/** Methods whose glue may have to fill what the wood has lost. */
-const FILLING: readonly MethodId[] = ['injectJoint', 'glueSplit', 'screwSplit', 'epoxyJoint', 'epoxyFill', 'epoxyCap', 'buildUpCore', 'hardenCore', 'fillBottom']; // prettier-ignore
-
 const START = memory('where the fields of a hollow begin before anything is measured; measure yours');
 /** Sizes of a hollow that nobody has measured. mm. */
 const STARTS: Record<HollowSize, { value: number }> = {
@@ -25,10 +22,10 @@ export function hollowOf(
   damage: Damage,
   face: Face | undefined,
 ): { shape: HollowShape; sizes: Record<HollowSize, number> } | undefined {
-  if (!FILLING.includes(method)) return undefined;
-  const poured = ['fill', 'core'].includes(methodById(method).family);
+  const { hollow: shape } = methodById(method);
+  if (shape === 'none') return undefined;
   return {
-    shape: method === 'injectJoint' ? 'tenon' : poured ? 'scoop' : 'wedge',
+    shape,
     sizes: {
       length: survey?.lengthMm ?? survey?.measures.alongMm ?? STARTS.length.value,
       width: survey?.gapMm ?? survey?.measures.acrossMm ?? STARTS.width.value,
@@ -41,4 +38,4 @@ export function hollowOf(
 
 /** What does not close by hand has shrunk: a clamp would close it, and the wood would split elsewhere. */
 export const wouldBeForced = (method: MethodId, { answers }: Damage): boolean =>
-  answers.closesByHand === false && ['glueSplit', 'screwSplit'].includes(method);
+  answers.closesByHand === false && methodById(method).glue === 'split';

@@ -163,13 +163,12 @@ export {
   partsWanted,
   sliverOf,
   sumsOf,
-  type Sum,
 } from './sums';
 export { fillOf, FILLERS_SOURCE, type FillSum } from './fills';
 export { dowelsOf, plugOf, SOLD_SOURCE, type DowelSum, type PlugSum } from './letIn';
 export { assumedWords, type Assumed } from './assumed';
 export { shimsOf, type ShimSum } from './shims';
-export { coatsWords } from './amountWords';
+export { coatsWords } from './colourStage';
 export { carrierWords, colouredMm2, worksheetsOf, type DecidedCoats } from './colourStage';
 export { arrowAt, grainReadOn, newLeaf, startPlan } from './grainPlans';
 export { repairView, type RepairView } from './look';

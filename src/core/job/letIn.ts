@@ -1,4 +1,4 @@
-import type { MethodId } from '../catalogue';
+import { methodById, type MethodId } from '../catalogue';
 import { attempt, type Result } from '../check';
 import { dowelsInside } from '../closing';
 import { dowelLayout, type DowelLayout } from '../glueup';
@@ -65,16 +65,18 @@ const mm = (value: number): string => `${Number(value.toFixed(1))} mm`;
 
 /** What a let-in repair's sum says to its steps, by their keys. */
 export function letInWords(repair: Repair, method: MethodId, shop: KnownShop): Record<string, string> {
-  if (method === 'facePlug' || method === 'dowelPlug') {
+  const { sums, needs } = methodById(method);
+  const dowelled = needs.includes('dowels');
+  if (sums.includes('plug')) {
     const { plan } = plugOf(repair, shop);
     if (!plan.ok) return {};
     const { bitMm, boreMm = 0, cutterMm = 0, lengthMm = 0, proudMm = 0, missing } = plan.value;
     if (bitMm === undefined) return {};
     const bore = `Bit ${mm(bitMm)}, ${mm(boreMm)} deep.${missing ? ` ${missing}` : ''}`;
-    const plug = `${method === 'facePlug' ? 'Plug' : 'Dowel'} of ${mm(cutterMm)}, ${mm(lengthMm)} long, ${mm(proudMm)} proud.`; // prettier-ignore
-    return method === 'facePlug' ? { bore, glue: plug } : { glue: `${bore} ${plug}` };
+    const plug = `${dowelled ? 'Dowel' : 'Plug'} of ${mm(cutterMm)}, ${mm(lengthMm)} long, ${mm(proudMm)} proud.`; // prettier-ignore
+    return dowelled ? { glue: `${bore} ${plug}` } : { bore, glue: plug };
   }
-  if (method === 'dowelJoint') {
+  if (dowelled) {
     const { layout, leftOutMm } = dowelsOf(repair);
     if (!layout.ok) return {};
     const { diameterMm, drillMarkMm, atMm } = layout.value;

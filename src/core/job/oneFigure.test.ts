@@ -9,7 +9,7 @@ import { repairOf } from './repairs';
 import { jointGlueOf } from './fitSums';
 import { dowelsOf, plugOf } from './letIn';
 import { needsOf, needWords } from './table';
-import { coatsWords } from './amountWords';
+import { coatsWords } from './colourStage';
 import { sumStarts } from './sumStarts';
 import { partsWanted } from './sums';
 import type { Colour } from '../shelf';

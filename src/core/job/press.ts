@@ -122,9 +122,6 @@ export function clampOf(id: ClampKind['id'], shop: KnownShop): ClampKind {
 /** A block under the other jaw. mm. */
 export const BLOCK_MM = sourced(20, practice('a block of scrap under the other jaw'));
 
-/** Repairs that lay the whole face. */
-const WHOLE_FACE: readonly MethodId[] = ['reveneer', 'liftAndRelay'];
-
 /** Glue and press for a damage whose method is glued. */
 export function pressPlan(
   piece: Piece,
@@ -138,11 +135,12 @@ export function pressPlan(
     const face = survey.board.plane.outline;
     const isPatch = methodById(method).family === 'patch';
     // A new sheet and a panel taken up whole are glued over the whole face, not over the mark.
-    const outline = WHOLE_FACE.includes(method)
-      ? face
-      : isPatch
-        ? patchFor(damage, survey, piece).recess
-        : survey.outline;
+    const outline =
+      methodById(method).extent === 'face'
+        ? face
+        : isPatch
+          ? patchFor(damage, survey, piece).recess
+          : survey.outline;
     const owned = ownedClamps(shop);
     const suggestedClamp = suggestClamp(
       outline,

@@ -1,4 +1,4 @@
-import type { MethodId } from '../catalogue';
+import { methodById, type MethodId, type Sum } from '../catalogue';
 import { attempt, type Result } from '../check';
 import {
   clampsAcross,
@@ -20,48 +20,7 @@ import { markMm } from './survey';
 import type { KnownShop } from './types';
 
 /** Sums that a method's worksheet carries beside its amounts. */
-export type Sum =
-  | 'plug' | 'dutchman' | 'strips' | 'banding' | 'sliver' | 'feet' | 'part' | 'pilot' | 'drawer' | 'apart' | 'fill' | 'close' | 'level'; // prettier-ignore
-
-const SUMS: Partial<Record<MethodId, readonly Sum[]>> = {
-  facePlug: ['plug', 'pilot', 'level'],
-  dowelPlug: ['plug', 'pilot'],
-  dutchman: ['dutchman', 'pilot', 'level'],
-  newPart: ['part', 'pilot'],
-  motifPart: ['part'],
-  newMotif: ['part'],
-  edgeStrip: ['banding'],
-  sawnStrip: ['strips', 'banding'],
-  screwSplit: ['pilot', 'close'],
-  refit: ['apart', 'pilot'],
-  refitStop: ['pilot', 'drawer'],
-  easeDrawer: ['drawer'],
-  reglueJoint: ['apart'],
-  reglueBreak: ['apart'],
-  injectJoint: ['apart'],
-  sliver: ['sliver'],
-  shimFoot: ['feet'],
-  trimFeet: ['feet'],
-  bareFiller: ['fill', 'level'],
-  polyesterFiller: ['fill', 'level'],
-  epoxyPutty: ['fill'],
-  burnIn: ['fill', 'level'],
-  hardWax: ['fill'],
-  softWax: ['fill'],
-  colourPutty: ['fill'],
-  uvResin: ['fill'],
-  epoxyFill: ['fill', 'level'],
-  epoxyCap: ['fill', 'level'],
-  glueSplit: ['close'],
-  planeJoint: ['close'],
-  dowelJoint: ['close'],
-  epoxyJoint: ['close'],
-  levelProud: ['level'],
-  sandOut: ['level'],
-  steam: ['level'],
-};
-
-export const sumsOf = (method: MethodId): readonly Sum[] => SUMS[method] ?? [];
+export const sumsOf = (method: MethodId): readonly Sum[] => methodById(method).sums;
 
 /** What was entered on a sum, or where its field begins. */
 export function entered({ damage }: Repair) {
