@@ -24,7 +24,7 @@ test.each([
 
 test.each([
   [4, '4 min'],
-  [37, '35 min'],
+  [37, '37 min'],
   [60, 'about 1 hour'],
   [82, 'about 1½ hours'],
   [368, 'about 6 hours'],

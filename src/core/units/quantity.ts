@@ -18,13 +18,11 @@ function halfHours(minutes: number): string {
   return half % 1 === 0 ? `${half}` : `${half >= 1 ? Math.floor(half) : ''}½`;
 }
 
-/** Minutes of work that nobody knows to the minute, short: “35 min”, “1½ h”, “6 h”. */
-export function roundTime(minutes: number): string {
-  if (minutes < 60) return formatMinutes(minutes < 10 ? minutes : 5 * Math.round(minutes / 5));
-  return `${halfHours(minutes)} h`;
-}
+/** Minutes of work, short: “38 min”, and rounded from an hour on, since nobody knows them to the minute: “1½ h”, “6 h”. */
+export const roundTime = (minutes: number): string =>
+  minutes < 60 ? formatMinutes(minutes) : `${halfHours(minutes)} h`;
 
-/** The same as they are said: “35 min”, “about 1½ hours”, “about 6 hours”. */
+/** The same as they are said: “38 min”, “about 1½ hours”, “about 6 hours”. */
 export function aboutTime(minutes: number): string {
   if (minutes < 60) return roundTime(minutes);
   const hours = halfHours(minutes);
