@@ -1,7 +1,48 @@
-export * from './types';
-export * from './errors';
-export * from './defaults';
-export * from './hooks';
+export {
+  type Answers,
+  type AnyStored,
+  type Bodies,
+  type Colour,
+  type Damage,
+  type Face,
+  type FaceGrain,
+  type GlueChoice,
+  type HeldBy,
+  type HomeClimate,
+  type Kind,
+  type LogEntry,
+  type Lumber,
+  type Part,
+  type PatchChoice,
+  type Photo,
+  type PhotoRole,
+  type Picture,
+  type Piece,
+  type Shop,
+  type Stored,
+  type Veneer,
+} from './types';
+export { ConflictError, StoreError } from './errors';
+export { DEFAULT_SHOP, INSET_CORNERS, newDamage, newFace, newLumber, newPiece } from './defaults';
+export {
+  changeRecord,
+  changeShop,
+  createPicture,
+  createRecord,
+  importColours,
+  importRecords,
+  importVeneers,
+  putBack,
+  readEarly,
+  removeRecords,
+  renewAfter,
+  renewKinds,
+  useAside,
+  useList,
+  useOne,
+  usePicture,
+  useShop,
+} from './hooks';
 export { useChanges, useTrouble } from './changes';
 export { browserStore, deviceName, newId } from './browserStore';
 export { localNow, planningTime } from './clock';

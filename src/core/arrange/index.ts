@@ -1,4 +1,4 @@
-export * from './arrange';
+export { arrange, type Arranged } from './arrange';
 export {
   arrangeSchema,
   type Arrangement,

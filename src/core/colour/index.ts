@@ -1,4 +1,14 @@
-export * from './lab';
+export {
+  byteOfLinear,
+  deltaE00,
+  hexFromLab,
+  type Lab,
+  labFromLinear,
+  labFromRgb,
+  type Linear,
+  linearOf,
+  linearOfByte,
+} from './lab';
 export { colourDifference, differenceSchema, labSchema } from './difference';
 export {
   PICK_RADIUS_MM,
@@ -11,7 +21,16 @@ export {
   RING_MM_SOURCE,
   type Tones,
 } from './tones';
-export * from './layers';
+export {
+  blendPlan,
+  type BlendPlan,
+  type BlendStep,
+  COAT_WAITS,
+  LAYER_MODEL,
+  SEAL_STEP,
+  type TopFinish,
+  UNSEEN_FROM_A_STEP_BACK,
+} from './layers';
 export {
   coverOf,
   EYE_ARC_MINUTES,

@@ -1,1 +1,1 @@
-export * from './condition';
+export { type Condition, CONDITION_FORMULA, CONDITION_SOURCE, conditionOf, type Counted } from './condition';

@@ -1,3 +1,39 @@
-export * from './kinds';
-export * from './questions';
-export * from './marks';
+export {
+  CRACK_KINDS,
+  DAMAGE_FAMILIES,
+  DAMAGE_KINDS,
+  type DamageFacts,
+  type DamageFamily,
+  type DamageKind,
+  type Gravity,
+  kindInfo,
+  kindsOf,
+  LOOSE_KINDS,
+  type MarkTool,
+  MOVING_KINDS,
+  VENEER_LOSS_KINDS,
+} from './kinds';
+export {
+  type AskedFact,
+  type AskedLength,
+  depthDoubt,
+  lengthsFor,
+  MOST_DEPTH_MM,
+  type Question,
+  QUESTIONS,
+  questionsFor,
+} from './questions';
+export {
+  addMarkPoint,
+  mapMark,
+  type Mark,
+  MARK_DEFAULTS_MM,
+  MARK_LIMITS_MM,
+  type MarkMeasures,
+  markPoints,
+  markSchema,
+  measureMark,
+  mirrorMark,
+  moveMarkPoint,
+  removeMarkPoint,
+} from './marks';

@@ -1,1 +1,9 @@
-export * from './readings';
+export {
+  assertMoisture,
+  type ColourReading,
+  type InstrumentReading,
+  simulatedCaliper,
+  simulatedColourReader,
+  simulatedMoistureMeter,
+  summarise,
+} from './readings';

@@ -1,1 +1,11 @@
-export * from './source';
+export {
+  derived,
+  describeSource,
+  measured,
+  memory,
+  practice,
+  published,
+  type Source,
+  sourced,
+  type Sourced,
+} from './source';

@@ -1,5 +1,16 @@
-export * from './length';
-export * from './quantity';
+export { exactLength, formatArea, formatLength, type LengthUnit, parseLength } from './length';
+export {
+  aboutRange,
+  aboutTime,
+  formatBytes,
+  formatMinutes,
+  formatSmall,
+  formatTemperature,
+  fromCelsius,
+  roundTime,
+  type TemperatureUnit,
+  toCelsius,
+} from './quantity';
 export { fieldScale, inUnits, type FieldScale, type ShopUnits } from './inUnits';
 export { lengthsIn } from './lengthsIn';
 export { lengthBetween } from './lengthBetween';

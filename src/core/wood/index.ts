@@ -17,5 +17,5 @@ export {
   woodsCalled,
   type Species,
 } from './species';
-export * from './crack';
+export { CRACK_ADVICE, CRACK_LIMITS, CRACK_SOURCE, crackPlan, type CrackPlan } from './crack';
 export { gravityOf, woodStiffnessMPa } from './stiffness';
