@@ -25,22 +25,16 @@ const PARTS: readonly { from: number; words: string }[] = [
   { from: 12, words: 'afternoon' },
   { from: 17, words: 'evening' },
 ];
-const partOf = (at: string): string => PARTS.reduce((words, p) => (Number(at.slice(11, 13)) >= p.from ? p.words : words), 'morning'); // prettier-ignore
+/** “morning”, “afternoon” or “evening”. @param at local time */
+export const partOfDay = (at: string): string => PARTS.reduce((words, p) => (Number(at.slice(11, 13)) >= p.from ? p.words : words), 'morning'); // prettier-ignore
 /** So many days ahead the hour of a step can be known. */
-const HOUR_KNOWN_DAYS = 1;
+export const HOUR_KNOWN_DAYS = 1;
 
 /** When something begins on its day: the hour today and tomorrow, “Morning”, “Afternoon” or “Evening” after that. */
 export const startWords = (at: string, today: string): string =>
   daysUntil(at, today) <= HOUR_KNOWN_DAYS
     ? at.slice(11, 16)
-    : partOf(at).replace(/^./, (c) => c.toUpperCase());
-
-/** When all is over: “16:30, Tuesday 1 December”, or “Fri 11 Dec, in the afternoon” where nobody can know the hour. */
-export function finishWords(at: string, today: string): { value: string; note: string } {
-  if (daysUntil(at, today) <= HOUR_KNOWN_DAYS) return { value: at.slice(11, 16), note: dayText(at) };
-  const day = parseISO(at);
-  return { value: format(day, 'EEE d MMM'), note: `in the ${partOf(at)}` };
-}
+    : partOfDay(at).replace(/^./, (c) => c.toUpperCase());
 
 /** Days on which something is still to be begun, `2026-03-02`. */
 export const daysOf = (bars: readonly Bar[]): string[] =>

@@ -1,6 +1,6 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import fc from 'fast-check';
-import { found, barsOn, clampsInUse, daysLeft, daysOf, daysUntil, finishWords, readFront, readyOn, slackDays, slackWords, startWords, type Bar, type Front } from '.'; // prettier-ignore
+import { found, barsOn, clampsInUse, daysLeft, daysOf, daysUntil, readFront, readyOn, slackDays, slackWords, startWords, type Bar, type Front } from '.'; // prettier-ignore
 
 const at = (day: number, clock: string): string => `2026-03-${String(day).padStart(2, '0')}T${clock}:00`;
 const bar = (id: string, start: string, attendedEnd: string, end: string, more: Partial<Bar> = {}): Bar => ({
@@ -132,6 +132,4 @@ test('the hour is said for today and tomorrow; for a day further off the part of
   expect(startWords('2026-12-01T14:45:00', today)).toBe('14:45');
   expect(startWords('2026-12-02T08:00:00', today)).toBe('08:00');
   expect(['08:00', '11:59', '12:00', '16:59', '17:00'].map((t) => startWords(`2026-12-03T${t}:00`, today))).toEqual(['Morning', 'Morning', 'Afternoon', 'Afternoon', 'Evening']); // prettier-ignore
-  expect(finishWords('2026-12-01T16:30:00', today)).toEqual({ value: '16:30', note: 'Tuesday 1 December' });
-  expect(finishWords('2026-12-11T10:47:00', today)).toEqual({ value: 'Fri 11 Dec', note: 'in the morning' });
 });

@@ -1,13 +1,10 @@
 export { exactLength, formatArea, formatLength, type LengthUnit, parseLength } from './length';
 export {
-  aboutRange,
-  aboutTime,
   formatBytes,
   formatMinutes,
   formatSmall,
   formatTemperature,
   fromCelsius,
-  roundTime,
   type TemperatureUnit,
   toCelsius,
 } from './quantity';

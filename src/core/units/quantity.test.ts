@@ -1,4 +1,4 @@
-import { aboutRange, aboutTime, formatBytes, formatMinutes, roundTime } from '.';
+import { formatBytes, formatMinutes } from '.';
 
 test.each([
   [0, '0 min'],
@@ -20,24 +20,4 @@ test.each([
   [9_940_000_000, '9.9 GB'],
 ])('%d bytes are read as %s', (bytes, words) => {
   expect(formatBytes(bytes)).toBe(words);
-});
-
-test.each([
-  [4, '4 min'],
-  [37, '37 min'],
-  [60, 'about 1 hour'],
-  [82, 'about 1½ hours'],
-  [368, 'about 6 hours'],
-  [600, 'about 10 hours'],
-  [1110, 'about 19 hours'],
-])('%d minutes of work are said as %s', (minutes, words) => {
-  expect(aboutTime(minutes)).toBe(words);
-  expect(roundTime(minutes)).toBe(words.replace('about ', '').replace(/ hours?$/, ' h'));
-});
-
-test('a range is said in the same words; one that is none is not said', () => {
-  expect(aboutRange(23, 41)).toBe('25 to 40 min');
-  expect(aboutRange(258, 549)).toBe('4½ to 9 hours');
-  expect(aboutRange(40, 70)).toBe('40 min to 1 hour');
-  expect(aboutRange(600, 610)).toBeUndefined();
 });

@@ -1,12 +1,12 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { startTransition, useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { dayText, finishWords, startWords } from '@/core/front';
-import { handsMin, handsRange, handWords } from '@/core/job';
+import { dayText, startWords } from '@/core/front';
+import { finishWords, handsMin, handsRange, handWords, roundTime } from '@/core/job';
 import { PHASE_SOURCE, PHASES, phaseLabel } from '@/core/catalogue';
 import { CAUTIONS } from '@/core/safety';
 import { describeSource } from '@/core/sources';
-import { formatMinutes, roundTime } from '@/core/units';
+import { formatMinutes } from '@/core/units';
 import { localNow, removeRecords } from '@/records';
 import { Button, Figure, Fold, LitCard, Notice, Progress, Section, Text, useSay } from '@/ui';
 import { LongList } from '../shared/LongList';

@@ -1,9 +1,17 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { methodById, takesColour, tonesIn } from '@/core/catalogue';
-import { damageLabel, handsMin, isUnderPaint, rangeWords, stepsOfLink, worksheetsOf } from '@/core/job';
+import {
+  damageLabel,
+  handsMin,
+  isUnderPaint,
+  rangeWords,
+  roundTime,
+  stepsOfLink,
+  worksheetsOf,
+} from '@/core/job';
 import { upperFirst } from '@/core/terms';
-import { formatMinutes, roundTime } from '@/core/units';
+import { formatMinutes } from '@/core/units';
 import { useList } from '@/records';
 import { Button, Figure, Notice, Row, Section, Text } from '@/ui';
 import { Cautions } from '../shared/Cautions';
