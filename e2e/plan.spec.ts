@@ -1,8 +1,7 @@
 import type { Page } from '@playwright/test';
 import { GOLDEN } from '../src/testing/goldenJobs';
-import { needsOf, needWords, planOf, planTable, type Face } from '../src/core/job';
+import { needsOf, needWords, planOf, planTable, roundTime, wholeHands, type Face } from '../src/core/job';
 import { BUILDS, FINISH_GOALS, FINISH_STATES, FINISHES_NOW, PROFILES, SCHOOLS } from '../src/core/terms';
-import { formatMinutes } from '../src/core/units';
 import { bringDemo, expect, pdfText, save, storedTexts, test } from './fixtures';
 
 const isNarrow = (page: Page): boolean => (page.viewportSize()?.width ?? 0) < 700;
@@ -61,15 +60,13 @@ test('twelve jobs entered by hand, from the survey to the job sheet', async ({ p
         await page.getByRole('button', { name: `Take: ${part}: finished apart from the frame` }).click();
       }
       const plan = planOf(job);
-      await expect(
-        page.getByText(`${formatMinutes(planTable(plan, piece).handsMin)} of hands in all`),
-      ).toBeVisible();
+      await expect(page.getByText(`Hands: ${wholeHands(planTable(plan, piece))}.`)).toBeVisible();
       for (const need of needsOf(plan, job.shop).filter((n) => !n.tool))
         await expect(page.getByText(needWords(need, String), { exact: true }).first()).toBeVisible();
       const sheet = pdfText(await save(page, 'Job sheet as PDF'));
       for (const t of plan.tasks.filter((o) => o.attendedMin > 0)) expect(sheet).toContain(t.title);
       await page.goto(`/bench?piece=${pieceUrl.split('/').pop() ?? ''}`);
-      await expect(page.getByText(formatMinutes(planTable(plan, piece).leftMin)).first()).toBeVisible({ timeout: 20_000 }); // prettier-ignore
+      await expect(page.getByText(roundTime(planTable(plan, piece).leftMin), { exact: true }).first()).toBeVisible({ timeout: 20_000 }); // prettier-ignore
     });
   }
 });
@@ -148,7 +145,7 @@ test('a phase is moved where the trade moves it, and told why where it never goe
   test.setTimeout(120_000);
   await bringDemo(page);
   await page.goto('/piece/lectern/plan');
-  await expect(page.getByText(/of hands in all/)).toBeVisible();
+  await expect(page.getByText(/^Hands: .* in all/)).toBeVisible();
   if (isNarrow(page)) {
     await page.getByRole('button', { name: 'The order of the work' }).click();
     await page.getByRole('button', { name: 'Try another place for a phase' }).click();

@@ -13,7 +13,7 @@ const worn = { face: { finishNow: 'varnish' as const, finishState: 'worn' as con
 
 test('the plan shows its steps; one is made longer, one is left out with its reason, one of one’s own is added', async () => {
   const { piece } = await boxWith({ method: 'floodAndPress' }, worn);
-  await openPage(<PlanScreen />, { id: piece }, /of hands in all/);
+  await openPage(<PlanScreen />, { id: piece }, /^Hands: .* in all/);
   await press('Strip the old finish: how, and your own changes');
   await press('Your own changes');
   await press('It takes: more');

@@ -169,7 +169,7 @@ export { dowelsOf, plugOf, SOLD_SOURCE, type DowelSum, type PlugSum } from './le
 export { assumedWords, type Assumed } from './assumed';
 export { shimsOf, type ShimSum } from './shims';
 export { coatsWords } from './colourStage';
-export { aboutTime, finishWords, roundTime } from './timeWords';
+export { aboutTime, finishWords, roundTime, wholeHands } from './timeWords';
 export { carrierWords, colouredMm2, worksheetsOf, type DecidedCoats } from './colourStage';
 export { arrowAt, grainReadOn, newLeaf, startPlan } from './grainPlans';
 export { repairView, type RepairView } from './look';

@@ -1,4 +1,4 @@
-import { aboutRange, aboutTime, finishWords, roundTime } from './timeWords';
+import { aboutRange, aboutTime, finishWords, roundTime, wholeHands } from './timeWords';
 
 test.each([
   [4, '4 min'],
@@ -24,4 +24,11 @@ test('the end is said to the hour today and tomorrow, and to the part of the day
   const today = '2026-12-01T09:00:00';
   expect(finishWords('2026-12-01T16:30:00', today)).toEqual({ value: '16:30', note: 'Tuesday 1 December' });
   expect(finishWords('2026-12-11T10:47:00', today)).toEqual({ value: 'Fri 11 Dec', note: 'in the morning' });
+});
+
+test('the hands of a piece are told whole, with their range and what is left', () => {
+  const table = { handsMin: 425, leftMin: 425, range: { leastMin: 300, mostMin: 560 } };
+  expect(wholeHands(table)).toBe('about 7 hours in all, 5 to 9½ hours');
+  expect(wholeHands({ ...table, leftMin: 95 })).toBe('about 7 hours in all, 5 to 9½ hours; about 1½ hours are left'); // prettier-ignore
+  expect(wholeHands({ ...table, leftMin: 20 })).toMatch(/; 20 min are left$/);
 });

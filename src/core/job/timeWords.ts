@@ -39,3 +39,14 @@ export function finishWords(at: string, today: string): { value: string; note: s
   const day = parseISO(at);
   return { value: format(day, 'EEE d MMM'), note: `in the ${partOfDay(at)}` };
 }
+
+/** The hands of a whole piece: “about 7 hours in all, 5 to 9 hours; about 4 hours are left”. */
+export function wholeHands(table: {
+  handsMin: number;
+  leftMin: number;
+  range: { leastMin: number; mostMin: number };
+}): string {
+  const range = aboutRange(table.range.leastMin, table.range.mostMin);
+  const left = table.leftMin < table.handsMin ? `; ${aboutTime(table.leftMin)} are left` : '';
+  return `${aboutTime(table.handsMin)} in all${range ? `, ${range}` : ''}${left}`;
+}

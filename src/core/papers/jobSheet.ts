@@ -12,6 +12,7 @@ import {
   type Piece,
   type Plan,
   type Shop,
+  wholeHands,
 } from '../job';
 import { setPages, type Block, type Page, type Paper } from '../print';
 import { CAUTIONS, type CautionId } from '../safety';
@@ -64,7 +65,7 @@ export function jobSheet(
     ...(piece.body.client ? [row('Owner', piece.body.client)] : []),
     ...(piece.body.deadline ? [row('Wanted by', piece.body.deadline)] : []),
     ...(ready ? [row('Ready on', ready)] : []),
-    row('Hands', `${formatMinutes(table.handsMin)} in all, ${formatMinutes(table.range.leastMin)} to ${formatMinutes(table.range.mostMin)}; ${formatMinutes(table.leftMin)} are left`),
+    row('Hands', wholeHands(table)),
     row('Printed on', today),
     ...table.rows.filter((r) => r.faceId).map((r) => row(r.name, `${r.words}${r.part ? `; finished apart, with ${r.part.toLowerCase()}` : ''}`)),
     ...plan.problems.map((text): Block => ({ kind: 'paragraph', text })),

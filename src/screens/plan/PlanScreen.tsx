@@ -3,8 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { movePhase } from '@/core/bench';
 import { phaseLabel, type PhaseId } from '@/core/catalogue';
-import { planTable, waysOf, type Plan, type PlanRow, type PlanTable } from '@/core/job';
-import { formatMinutes } from '@/core/units';
+import { planTable, waysOf, wholeHands, type Plan, type PlanRow } from '@/core/job';
 import type { Piece, Stored } from '@/records';
 import { Chips, LitCard, Notice, Progress, Section, Text, useSay } from '@/ui';
 import { DeadlineCard } from '../shared/DeadlineCard';
@@ -90,7 +89,7 @@ export function PlanScreen() {
       {plan && !table ? <Empty piece={piece} faces={plan.faces.length} /> : null}
       {plan && table ? (
         <>
-          <Text>{handsWords(table)}</Text>
+          <Text>{`Hands: ${wholeHands(table)}.`}</Text>
           {plan.problems.map((text) => (
             <Notice key={text} kind="rest" title="One of your changes could not be followed">
               {text}
@@ -125,13 +124,6 @@ export function PlanScreen() {
       ) : null}
     </Page>
   );
-}
-
-function handsWords({ handsMin, leftMin, range: { leastMin, mostMin } }: PlanTable): string {
-  const range =
-    mostMin > leastMin ? `, between ${formatMinutes(leastMin)} and ${formatMinutes(mostMin)}` : '';
-  const left = leftMin < handsMin ? ` ${formatMinutes(leftMin)} are left.` : '';
-  return `${formatMinutes(handsMin)} of hands in all${range}.${left}`;
 }
 
 function Empty({ piece, faces }: { piece: Stored<'piece'>; faces: number }) {
