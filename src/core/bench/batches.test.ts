@@ -165,3 +165,25 @@ test('no batch is slower than its places one by one, nor quicker than the longes
     }
   }
 });
+
+test('what differs in the words of a step is told place by place: the coats of each have their own millilitres', () => {
+  const toned = (n: number, ml: string): RepairWork =>
+    patch(n, {
+      method: 'toneIn',
+      chain: [{ method: 'toneIn', areaMm2: 900 }],
+      coats: [{ name: 'Brown toner', kind: 'toner', coats: 2, words: `Mix ${ml} ml.` }],
+    });
+  const tasks = tasksOf([toned(1, '2.1'), toned(2, '3.4')]);
+  const first = tasks.find((t) => /coat 1 of 2/.test(t.title));
+  expect(first?.places).toEqual(['d1', 'd2']);
+  expect(first?.detail).toBe('1 Missing veneer: Mix 2.1 ml. 2 Missing veneer: Mix 3.4 ml.');
+  // What they all say is said once.
+  expect(tasks.find((t) => /coat 2 of 2/.test(t.title))?.detail).toMatch(/^Of the same mix/);
+});
+
+test('every step says which method was chosen for its place, and which link it belongs to', () => {
+  const chained = patch(1, { chain: [link('washGlueLine', 900), link('veneerPatch', 900)] });
+  const tasks = tasksOf([chained]);
+  expect(new Set(tasks.map((t) => t.main))).toEqual(new Set(['veneerPatch']));
+  expect(new Set(tasks.map((t) => t.method))).toEqual(new Set(['washGlueLine', 'veneerPatch']));
+});

@@ -84,9 +84,18 @@ const sumOf = (needs: readonly Readonly<Record<string, number>>[]): Record<strin
   return all;
 };
 
-/** What the places say of their own sizes, once where they all say the same. */
-function ownWords(places: readonly Place[], steps: readonly WorkedStep[]): string | undefined {
-  const said = steps.map((s) => s.own ?? '');
+/** What is said once for all places, and what each says of itself: its sizes, and its words where those are not the same for all. */
+function wordsOf(places: readonly Place[], steps: readonly WorkedStep[]): Pick<WorkedStep, 'detail' | 'own'> {
+  const [{ detail } = { detail: '' }] = steps;
+  const isCommon = steps.every((s) => s.detail === detail);
+  const own = ownWords(
+    places,
+    steps.map((s) => (isCommon ? (s.own ?? '') : [s.detail, s.own].filter(Boolean).join(' '))),
+  );
+  return { detail: isCommon ? detail : '', ...(own === undefined ? {} : { own }) };
+}
+
+function ownWords(places: readonly Place[], said: readonly string[]): string | undefined {
   if (said.every((w) => w === '')) return undefined;
   if (said.every((w) => w === said[0])) return `Each: ${said[0] ?? ''}`;
   return places
@@ -104,13 +113,12 @@ function sharedStep(places: readonly Place[], steps: readonly WorkedStep[]): Wor
   const least = steps.map((s) => s.range?.leastMin ?? s.attended.value * LEAST_SHARE.value);
   const most = steps.map((s) => s.range?.mostMin ?? s.attended.value * MOST_SHARE.value);
   const works = first.attended.value > 0;
-  const words = ownWords(places, steps);
   const waits = steps.flatMap((s) => (s.wait ? [s.wait] : []));
   const longest = waits.reduce<WorkedStep['wait']>((a, b) => (a && a.value >= b.value ? a : b), undefined);
   const volumes = steps.flatMap((s) => (s.ml === undefined ? [] : [s.ml]));
   return {
     ...first,
-    ...(words === undefined ? {} : { own: words }),
+    ...wordsOf(places, steps),
     ...(volumes.length > 0 ? { ml: volumes.reduce((sum, ml) => sum + ml, 0) } : {}),
     attended: sourced(
       shared(

@@ -28,6 +28,8 @@ export type BenchTask = {
   places?: string[];
   /** The link of the repair's chain that it belongs to. */
   method?: MethodId;
+  /** The method that was chosen for its places. */
+  main?: MethodId;
   /** What it uses up, beside glue. */
   spends?: Spent[];
   /** The name under which an earlier plan had it: what was ticked off then stays done. */

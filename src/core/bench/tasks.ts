@@ -1,4 +1,4 @@
-import type { PhaseId } from '../catalogue';
+import type { MethodId, PhaseId } from '../catalogue';
 import { cautionsFor, type Hazard, type RiskySurface } from '../safety';
 import { figureOf, type Learned } from '../figures';
 import { memory, sourced, describeSource } from '../sources';
@@ -55,6 +55,7 @@ type Shown = {
   after: string[];
   aka?: string;
   label?: string;
+  main?: MethodId;
   proposed?: true;
   places?: string[];
   faces?: string[];
@@ -63,15 +64,15 @@ type Shown = {
 
 function taskOf(
   step: Pick<PieceStep, 'range' | 'spends'> & WorkedStep,
-  { id, after, aka, label, proposed, places, faces, part }: Shown,
+  { id, after, aka, label, main, proposed, places, faces, part }: Shown,
   surface: RiskySurface,
   learned: Learned,
 ): BenchTask {
   const attended = figureOf(step.attended, { shares: learned[step.learns ?? ''] ?? [] });
   const cautions = cautionsFor(step.deeds, surface, step.glue);
-  const wet = label && cautions.includes('leadPaint') ? ` ${WET_ONLY}` : '';
+  const wet = label && cautions.includes('leadPaint') ? WET_ONLY : '';
   const inAll =
-    step.ml !== undefined && (places ?? []).length > 1 ? ` ${formatSmall(step.ml)} ml in all.` : '';
+    step.ml !== undefined && (places ?? []).length > 1 ? `${formatSmall(step.ml)} ml in all.` : '';
   // What the log shows goes before the book, and so does its range.
   const range =
     attended.least !== undefined && attended.most !== undefined
@@ -81,7 +82,7 @@ function taskOf(
     id,
     phase: step.phase,
     title: `${label ? `${step.title}: ${label}` : step.title}${proposed ? ' (proposed)' : ''}`,
-    detail: `${step.detail}${step.own ? ` ${step.own}` : ''}${inAll}${wet}`,
+    detail: [step.detail, step.own, inAll, wet].filter(Boolean).join(' '),
     attendedMin: Math.ceil(attended.value),
     ...(range ? { attendedRange: range } : {}),
     ...(step.learns && step.attended.value > 0
@@ -98,6 +99,7 @@ function taskOf(
     ].join(' '),
     ...(places ? { places } : {}),
     ...(step.of ? { method: step.of } : {}),
+    ...(main ? { main } : {}),
     ...(faces && faces.length > 0 ? { faces } : {}),
     ...(part ? { part } : {}),
     ...(step.spends ? { spends: step.spends } : {}),
@@ -182,10 +184,11 @@ export function tasksFor(
   const owned = Object.fromEntries(clamps.map((c) => [c.id, c.count]));
   const repaired = together(places, done, owned).map(({ step, places: at, ...names }) => {
     const repairs = at.map((p) => p.repair);
-    const { proposed, part, surface } = repairs[0] ?? { surface: {} };
+    const { method: main, proposed, part, surface } = repairs[0] ?? { surface: {} };
     const shown: Shown = {
       ...names,
       label: placesLabel(repairs),
+      ...(main ? { main } : {}),
       places: repairs.map((r) => r.damageId),
       faces: [...new Set(repairs.flatMap((r) => r.faceId ?? []))],
       ...(proposed ? { proposed } : {}),

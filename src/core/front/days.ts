@@ -20,21 +20,19 @@ export function daysLeft(deadline: string, today: string): string {
 /** A day as it is said: “Monday 2 March”. */
 export const dayText = (day: string): string => format(parseISO(day), 'EEEE d MMMM');
 
-const PARTS: readonly { from: number; words: string }[] = [
-  { from: 0, words: 'morning' },
-  { from: 12, words: 'afternoon' },
-  { from: 17, words: 'evening' },
-];
 /** “morning”, “afternoon” or “evening”. @param at local time */
-export const partOfDay = (at: string): string => PARTS.reduce((words, p) => (Number(at.slice(11, 13)) >= p.from ? p.words : words), 'morning'); // prettier-ignore
+export function partOfDay(at: string): string {
+  const hour = Number(at.slice(11, 13));
+  return hour < 12 ? 'morning' : hour < 17 ? 'afternoon' : 'evening';
+}
 /** So many days ahead the hour of a step can be known. */
 export const HOUR_KNOWN_DAYS = 1;
 
-/** When something begins on its day: the hour today and tomorrow, “Morning”, “Afternoon” or “Evening” after that. */
-export const startWords = (at: string, today: string): string =>
+/** When the next step begins, with its day: “14:45 on Tuesday 1 December”, “Friday 4 December, in the morning”. */
+export const nextWords = (at: string, today: string): string =>
   daysUntil(at, today) <= HOUR_KNOWN_DAYS
-    ? at.slice(11, 16)
-    : partOfDay(at).replace(/^./, (c) => c.toUpperCase());
+    ? `${at.slice(11, 16)} on ${dayText(at)}`
+    : `${dayText(at)}, in the ${partOfDay(at)}`;
 
 /** Days on which something is still to be begun, `2026-03-02`. */
 export const daysOf = (bars: readonly Bar[]): string[] =>

@@ -1,6 +1,6 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import fc from 'fast-check';
-import { found, barsOn, clampsInUse, daysLeft, daysOf, daysUntil, readFront, readyOn, slackDays, slackWords, startWords, type Bar, type Front } from '.'; // prettier-ignore
+import { found, barsOn, clampsInUse, daysLeft, daysOf, daysUntil, nextWords, readFront, readyOn, slackDays, slackWords, type Bar, type Front } from '.'; // prettier-ignore
 
 const at = (day: number, clock: string): string => `2026-03-${String(day).padStart(2, '0')}T${clock}:00`;
 const bar = (id: string, start: string, attendedEnd: string, end: string, more: Partial<Bar> = {}): Bar => ({
@@ -127,9 +127,8 @@ test('a piece is ready on the day its last step ends, waiting too; and stands so
   expect([slackDays('2026-03-07', '2026-03-04'), slackDays('2026-03-04', '2026-03-04'), slackDays('2026-03-03', '2026-03-04')].map(slackWords)).toEqual(['3 days to spare', 'Ready on the day', '1 day too late']); // prettier-ignore
 });
 
-test('the hour is said for today and tomorrow; for a day further off the part of the day', () => {
+test('what is next is told with its day, to the hour where that can be known', () => {
   const today = '2026-12-01T09:00:00';
-  expect(startWords('2026-12-01T14:45:00', today)).toBe('14:45');
-  expect(startWords('2026-12-02T08:00:00', today)).toBe('08:00');
-  expect(['08:00', '11:59', '12:00', '16:59', '17:00'].map((t) => startWords(`2026-12-03T${t}:00`, today))).toEqual(['Morning', 'Morning', 'Afternoon', 'Afternoon', 'Evening']); // prettier-ignore
+  expect(nextWords('2026-12-01T14:45:00', today)).toBe('14:45 on Tuesday 1 December');
+  expect(nextWords('2026-12-04T08:00:00', today)).toBe('Friday 4 December, in the morning');
 });

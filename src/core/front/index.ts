@@ -8,11 +8,11 @@ export {
   daysUntil,
   dayText,
   HOUR_KNOWN_DAYS,
+  nextWords,
   partOfDay,
   readyOn,
   slackDays,
   slackWords,
-  startWords,
 } from './days';
 export {
   NO_FRONT,

@@ -84,6 +84,7 @@ export { amountWords, materialLabel } from './amountWords';
 export {
   handsMin,
   handsRange,
+  sharedWith,
   handWords,
   rangeWords,
   jobPlan,
@@ -168,9 +169,8 @@ export { fillOf, FILLERS_SOURCE, type FillSum } from './fills';
 export { dowelsOf, plugOf, SOLD_SOURCE, type DowelSum, type PlugSum } from './letIn';
 export { assumedWords, type Assumed } from './assumed';
 export { shimsOf, type ShimSum } from './shims';
-export { coatsWords } from './colourStage';
-export { aboutTime, finishWords, roundTime, wholeHands } from './timeWords';
-export { carrierWords, colouredMm2, worksheetsOf, type DecidedCoats } from './colourStage';
+export { aboutTime, finishWords, roundTime, startWords, wholeHands } from './timeWords';
+export { carrierWords, coatsWords, colouredMm2, worksheetsOf, type DecidedCoats } from './colourStage';
 export { arrowAt, grainReadOn, newLeaf, startPlan } from './grainPlans';
 export { repairView, type RepairView } from './look';
 export { colouringOf, colourStart } from './colouring';

@@ -140,7 +140,12 @@ function woodWords(
   amounts: readonly Amount[],
   { lengthUnit }: KnownShop,
 ): Record<string, string> {
-  const step = methodById(method).steps.find((s) => s.deeds.includes('cut'));
+  const { steps } = methodById(method);
+  const before = steps.slice(
+    0,
+    steps.findIndex((s) => s.glued),
+  );
+  const step = before.find((s) => s.deeds.includes('cut') || s.deeds.includes('buyWood')) ?? steps[0];
   const sizes = amounts.flatMap((a) => (a.of === 'wood' ? [`${materialLabel(a)}: ${amountWords(a, (mm) => formatLength(mm, lengthUnit))}.`] : [])); // prettier-ignore
   return step && sizes.length > 0 ? { [step.key]: sizes.join(' ') } : {};
 }

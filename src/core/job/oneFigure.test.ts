@@ -3,7 +3,7 @@ import { formatLength } from '../units';
 import type { Point } from '../geometry';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece } from './defaults';
 import { fillOf } from './fills';
-import { planOf, stepsOfLink } from './plan';
+import { planOf, sharedWith, stepsOfLink } from './plan';
 import { patchFor } from './press';
 import { repairOf } from './repairs';
 import { jointGlueOf } from './fitSums';
@@ -445,4 +445,30 @@ test('coats that go on as they come name no carrier', () => {
   const coats = { name: 'Brown', kind: 'toner' as const, coats: 1, words: '', colourId: 'c', productMl: 5, carrier: 'spirit' }; // prettier-ignore
   expect(coatsWords({ ...coats, carrierMl: 0 })).toBe('One thin coat; decided on the Blend page');
   expect(coatsWords({ ...coats, coats: 3, carrierMl: 2.4 })).toBe('3 thin coats, with 2.4 ml of spirit; decided on the Blend page'); // prettier-ignore
+});
+
+test('what is cut is said where it is cut, never where the finished repair is planed', () => {
+  const details = (method: Damage['method'], damage: Partial<Damage>): Record<string, string> =>
+    Object.fromEntries(
+      worked({ ...damage, ...(method ? { method } : {}) }, faceOf(600, 500, SOLID)).steps.map((t) => [
+        t.id.slice(2),
+        t.detail,
+      ]),
+    );
+  const size = /\d mm × \d/;
+  const plugged = details('facePlug', hole(22));
+  expect(plugged.level).not.toMatch(size);
+  const let_in = details('dutchman', { kind: 'gouge', outline: mark(60, 20), answers: { depthMm: 6 } });
+  expect(let_in.cut).toMatch(size);
+  expect(let_in.level).not.toMatch(size);
+  const strip = Object.fromEntries(worked({ kind: 'missingVeneer', outline: mark(120, 20), method: 'sawnStrip' }).steps.map((t) => [t.id.slice(2), t.detail])); // prettier-ignore
+  expect(strip.cut).toMatch(size);
+  expect(strip.fit).not.toMatch(size);
+});
+
+test('a sheet says whose hands its minutes are when its steps are shared', () => {
+  const alike = (places: string[]) => ({ places });
+  expect(sharedWith([alike(['a']), {}])).toBeUndefined();
+  expect(sharedWith([alike(['a', 'b']), alike(['a'])])).toBe('with one place alike');
+  expect(sharedWith([alike(['a', 'b', 'c'])])).toBe('with 2 places alike');
 });

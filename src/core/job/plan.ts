@@ -215,6 +215,12 @@ export function handsRange(
   );
 }
 
+/** With how many others the steps of a place are shared, whose minutes are told whole since they are done whole. */
+export function sharedWith(tasks: readonly Pick<BenchTask, 'places'>[]): string | undefined {
+  const others = Math.max(0, ...tasks.map((t) => (t.places?.length ?? 1) - 1));
+  return others === 0 ? undefined : `with ${others === 1 ? 'one place' : `${others} places`} alike`;
+}
+
 /** Minutes of hands at some steps. */
 export const handsMin = (tasks: readonly Pick<BenchTask, 'attendedMin'>[]): number =>
   tasks.reduce((sum, t) => sum + t.attendedMin, 0);

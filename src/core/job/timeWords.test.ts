@@ -1,4 +1,4 @@
-import { aboutRange, aboutTime, finishWords, roundTime, wholeHands } from './timeWords';
+import { aboutRange, aboutTime, finishWords, roundTime, startWords, wholeHands } from './timeWords';
 
 test.each([
   [4, '4 min'],
@@ -31,4 +31,11 @@ test('the hands of a piece are told whole, with their range and what is left', (
   expect(wholeHands(table)).toBe('about 7 hours in all, 5 to 9½ hours');
   expect(wholeHands({ ...table, leftMin: 95 })).toBe('about 7 hours in all, 5 to 9½ hours; about 1½ hours are left'); // prettier-ignore
   expect(wholeHands({ ...table, leftMin: 20 })).toMatch(/; 20 min are left$/);
+});
+
+test('the hour is said for today and tomorrow; for a day further off the part of the day', () => {
+  const today = '2026-12-01T09:00:00';
+  expect(startWords('2026-12-01T14:45:00', today)).toBe('14:45');
+  expect(startWords('2026-12-02T08:00:00', today)).toBe('08:00');
+  expect(['08:00', '11:59', '12:00', '16:59', '17:00'].map((t) => startWords(`2026-12-03T${t}:00`, today))).toEqual(['Morning', 'Morning', 'Afternoon', 'Afternoon', 'Evening']); // prettier-ignore
 });

@@ -1,6 +1,7 @@
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { daysUntil, dayText, HOUR_KNOWN_DAYS, partOfDay } from '../front';
+import { upperFirst } from '../terms';
 import { formatMinutes } from '../units';
 
 /** Half hours as they are said: “1½”, “6”; whole ones from ten on. */
@@ -32,6 +33,10 @@ export function aboutRange(leastMin: number, mostMin: number): string | undefine
   if (leastMin < 60) return `${5 * Math.round(leastMin / 5)} min to ${hours}`;
   return least === most ? undefined : `${least} to ${hours}`;
 }
+
+/** When something begins on its day: the hour today and tomorrow, “Morning”, “Afternoon” or “Evening” after that. */
+export const startWords = (at: string, today: string): string =>
+  daysUntil(at, today) <= HOUR_KNOWN_DAYS ? at.slice(11, 16) : upperFirst(partOfDay(at));
 
 /** When all is over: “16:30, Tuesday 1 December”, or “Fri 11 Dec, in the afternoon” where nobody can know the hour. */
 export function finishWords(at: string, today: string): { value: string; note: string } {

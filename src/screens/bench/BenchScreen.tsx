@@ -1,8 +1,8 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { startTransition, useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { dayText, startWords } from '@/core/front';
-import { finishWords, handsMin, handsRange, handWords, roundTime } from '@/core/job';
+import { dayText, nextWords } from '@/core/front';
+import { finishWords, handsMin, handsRange, handWords, roundTime, startWords } from '@/core/job';
 import { PHASE_SOURCE, PHASES, phaseLabel } from '@/core/catalogue';
 import { CAUTIONS } from '@/core/safety';
 import { describeSource } from '@/core/sources';
@@ -125,7 +125,7 @@ export function BenchScreen() {
       ) : null}
       {next ? (
         <LitCard
-          eyebrow={`Next, ${startWords(next.when.start, now)} on ${dayText(next.when.start)}${only ? '' : ` · ${next.pieceName}`}`}
+          eyebrow={`Next, ${nextWords(next.when.start, now)}${only ? '' : ` · ${next.pieceName}`}`}
           title={next.title}
         >
           <Text>{next.detail}</Text>

@@ -1,6 +1,6 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { daysOf, dayText, startWords, type Front } from '@/core/front';
+import { daysOf, dayText, nextWords, type Front } from '@/core/front';
 import { Button, Text } from '@/ui';
 import { Pane } from '../shared/Page';
 import { DayStrip } from './DayStrip';
@@ -15,7 +15,7 @@ export function TodayPane({ front: { bars, hours }, now }: { front: Front; now: 
     <Pane>
       <Text kind="heading">The days ahead</Text>
       {next ? (
-        <Text>{`Next, ${startWords(next.start, now)}: ${next.title} (${next.piece}).`}</Text>
+        <Text>{`Next, ${nextWords(next.start, now)}: ${next.title} (${next.piece}).`}</Text>
       ) : (
         <Text kind="quiet">Nothing is planned. Decide a repair, and its steps appear here.</Text>
       )}

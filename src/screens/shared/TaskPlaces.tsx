@@ -7,7 +7,7 @@ import { LinkRow } from './LinkRow';
 import { useChange } from './useChange';
 
 /** The places a step is done for: a way to the worksheet of each, and, where several are worked together, a way to take one out. */
-export function TaskPlaces({ task: { places = [], method } }: { task: BenchTask }) {
+export function TaskPlaces({ task: { places = [], method, main } }: { task: BenchTask }) {
   const { records } = useList('damage');
   const change = useChange();
   const damages = records.filter((d) => places.includes(d.id));
@@ -16,12 +16,11 @@ export function TaskPlaces({ task: { places = [], method } }: { task: BenchTask 
     <View style={{ gap: 8 }}>
       {damages.map((damage) => {
         const { body, id } = damage;
-        const main = body.method ?? method;
         const label = damageLabel(body);
         return (
           <View key={id} style={{ gap: 4 }}>
-            {method && main ? (
-              <LinkRow href={worksheetPage(id, method, main)} title={label} detail="Its worksheet" />
+            {main ? (
+              <LinkRow href={worksheetPage(id, method ?? main, main)} title={label} detail="Its worksheet" />
             ) : null}
             {damages.length > 1 || body.alone ? (
               <View style={{ alignItems: 'flex-start' }}>

@@ -7,6 +7,7 @@ import {
   isUnderPaint,
   rangeWords,
   roundTime,
+  sharedWith,
   stepsOfLink,
   worksheetsOf,
 } from '@/core/job';
@@ -40,9 +41,7 @@ export function SheetScreen() {
   const { links, colour } = worksheetsOf(repair, shop, shelf);
   const link = links.find((l) => l.method === method);
   const steps = plan && link ? stepsOfLink(plan, damage.id, method) : [];
-  // What is shared with others is told whole, since it is done whole.
-  const others = Math.max(0, ...steps.map((t) => (t.places?.length ?? 1) - 1));
-  const shared = others === 0 ? undefined : `with ${others === 1 ? 'one place' : `${others} places`} alike`;
+  const shared = sharedWith(steps);
   const coloured = takesColour(method) && !isUnderPaint(treated);
   return (
     <Page
