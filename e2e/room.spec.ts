@@ -28,9 +28,9 @@ test('parts go on the tray and are ticked back; a photo keeps its role; the home
   await page.getByRole('radio', { name: 'In raking light' }).click();
   await pick(page, 'Add a photo', path.join(PICTURES, 'worn-floor.png'));
   await expect(page.getByRole('button', { name: 'Photos of the whole piece (1)' })).toBeVisible();
-  const stored = (await storedTexts(page, 'piece/stool')).join();
-  expect(stored).toContain('"role":"raking"');
-  expect(stored).toContain('2026-12-24');
+  const stored = async () => (await storedTexts(page, 'piece/stool')).join();
+  await expect.poll(stored).toContain('"role":"raking"');
+  expect(await stored()).toContain('2026-12-24');
 });
 
 test('the finish is told test by test and entered; readings come from the caliper and by hand', async ({
