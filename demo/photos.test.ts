@@ -4,7 +4,6 @@ import { areaOf, areaOfAll, intersectionOf, type Point } from '../src/core/geome
 import { boardOf, DEFAULT_SHOP, repairOf, repairView, viewOf, type FaceView } from '../src/core/job';
 import type { Raster } from '../src/core/picture';
 import { darkroomOf, photoFrom } from '../src/testing/darkroom';
-import type { Outcome } from '../src/worker/job';
 import { readings } from '../src/worker/readings';
 import { showing } from '../src/worker/showing';
 import { createStore } from '../src/records/store';
@@ -37,12 +36,6 @@ const named = <K extends Kind>(kind: K, id: string): Stored<K> => {
   if (!found) throw new Error(`The demo has no ${kind} ${id}.`);
   return found;
 };
-/** The value of an outcome, and its error as an error. */
-async function value<T>(outcome: Promise<Outcome<T>>): Promise<T> {
-  const found = await outcome;
-  if ('value' in found) return found.value;
-  throw new Error(found.error);
-}
 function faceView(id: string): { view: FaceView; outline: Point[] } {
   const face = named('face', id);
   const board = boardOf(face.body);
@@ -69,7 +62,7 @@ function painted(
 }
 
 test('the card on the cabinet is found where it was painted, not the side it lies on', async () => {
-  const { corners } = await value(read.known(1, 'cabinet-photo', 'card', undefined));
+  const { corners } = await read.known({ pictureId: 'cabinet-photo', object: 'card' }, {});
   const { scale } = named('face', 'cabinet-side').body;
   const drawn = scale?.kind === 'rectangle' ? scale.corners : [];
   expect(drawn).toHaveLength(4);
@@ -82,53 +75,59 @@ test('the card on the cabinet is found where it was painted, not the side it lie
 
 test('a tap on the lost corner gives its outline in millimetres of the face', async () => {
   const { view } = faceView('lectern-slope');
-  const found = await value(read.region(2, view, [585, 14]));
+  const found = await read.region({ view, at: [585, 14] }, {});
   expect(overlap(found, LECTERN.loss)).toBeGreaterThan(0.7);
 });
 
 test('a joint of known gaps and a crack at a known place are read in millimetres', async () => {
   // A gap along x = 200 px that opens from 4 px at the top to 12 px at the bottom: 2 to 6 mm.
   const gap = painted('gap', [400, 600], (x, y) => (Math.abs(x + 0.5 - 200) < 2 + (4 * y) / 600 ? 25 : 190));
-  const { gapsMm, seen } = await value(read.gaps(3, gap, [[100, 30], [100, 270]], 5)); // prettier-ignore
+  const { gapsMm, seen } = await read.gaps({ view: gap, line: [[100, 30], [100, 270]], stations: 5 }, {}); // prettier-ignore
   expect(seen).toBe(true);
   gapsMm.forEach((mm, i) => expect(Math.abs(mm - (2 + 4 * (30 + 60 * i) / 300))).toBeLessThan(0.5)); // prettier-ignore
   // A crack of 2 px at y = 150 px (75 mm); the stroke lies 3 mm beside it.
   const crack = painted('crack', [400, 300], (x, y) =>
     Math.abs(y + 0.5 - 150) <= 1 ? 30 : 170 + ((x * 7) % 11),
   );
-  const snapped = await value(read.crack(4, crack, [[20, 78], [100, 78], [180, 78]])); // prettier-ignore
+  const snapped = await read.crack({ view: crack, line: [[20, 78], [100, 78], [180, 78]] }, {}); // prettier-ignore
   expect(snapped.seen).toBe(true);
   for (const [, y] of snapped.line) expect(Math.abs(y - 75)).toBeLessThan(0.6);
-  const nothing = await value(read.crack(5, painted('even', [400, 300], () => 150), [[20, 78], [180, 78]])); // prettier-ignore
+  const nothing = await read.crack({ view: painted('even', [400, 300], () => 150), line: [[20, 78], [180, 78]] }, {}); // prettier-ignore
   expect(nothing.seen).toBe(false);
 });
 
 test('the tones of places picked on sound wood are those round the damage; the bare loss is lighter', async () => {
   const { view, outline } = faceView('lectern-slope');
-  const round = await value(read.tonesAround(6, view, [...LECTERN.loss], [[...LECTERN.lifted]], outline));
-  const picked = await value(read.tonesAt(7, view, [[300, 200], [420, 260], [200, 150]], outline)); // prettier-ignore
+  const round = await read.tonesAround(
+    { view, damage: [...LECTERN.loss], others: [[...LECTERN.lifted]], face: outline },
+    {},
+  );
+  const picked = await read.tonesAt({ view, places: [[300, 200], [420, 260], [200, 150]], face: outline }, {}); // prettier-ignore
   expect(deltaE00(round.mean, picked.mean)).toBeLessThan(9);
-  const bare = await value(read.tonesWithin(8, view, [...LECTERN.loss], outline));
+  const bare = await read.tonesWithin({ view, place: [...LECTERN.loss], face: outline }, {});
   expect(bare.mean[0]).toBeGreaterThan(round.mean[0] + 10);
 });
 
 test('a swatch is read from the store and from a file alike; what is no picture is refused by name', async () => {
   const sheet = of('veneer').find((v) => v.body.pictureId)?.body.pictureId ?? '';
-  const stored = await value(read.swatchTones(9, sheet));
+  const stored = await read.swatchTones({ pictureId: sheet });
   const bytes = Buffer.from(named('picture', sheet).body.jpeg, 'base64');
-  const fromFile: Tones = await value(read.fileTones(10, new Blob([Uint8Array.from(bytes)]), 'sheet.jpg'));
+  const fromFile: Tones = await read.fileTones({
+    file: new Blob([Uint8Array.from(bytes)]),
+    name: 'sheet.jpg',
+  });
   expect(deltaE00(stored.mean, fromFile.mean)).toBeLessThan(0.01);
-  const text = await read.storePicture(11, new Blob(['not a picture']), 'list.jpg');
+  const text = await read.storePicture({ file: new Blob(['not a picture']), name: 'list.jpg' });
   expect(text).toMatchObject({ kind: 'input', error: expect.stringContaining('list.jpg') });
-  expect(await read.quality(12, 'gone')).toMatchObject({ kind: 'input' });
-  const { blur } = await value(read.quality(13, 'lectern-photo'));
+  expect(await read.quality({ pictureId: 'gone' })).toMatchObject({ kind: 'input' });
+  const { blur } = await read.quality({ pictureId: 'lectern-photo' });
   expect(blur).toBeGreaterThan(0);
 });
 
 test('light that falls off is taken out, and the grey card sets the colour right', async () => {
   painted('uneven', [320, 240], (x) => 90 + Math.round((80 * x) / 320));
   const all: Point[] = [[0.02, 0.02], [0.98, 0.02], [0.98, 0.98], [0.02, 0.98]]; // prettier-ignore
-  const { jpeg, words } = await value(read.evenLight(14, 'uneven', all));
+  const { jpeg, words } = await read.evenLight({ pictureId: 'uneven', within: all });
   // From byte 90 to 170: by IEC 61966-2-1 0.102 and 0.402 of the light, nearly four times as bright.
   expect(Number(/(\d+) %/.exec(words)?.[1])).toBeGreaterThan(200);
   expect(Number(/(\d+) %/.exec(words)?.[1])).toBeLessThan(330);
@@ -140,7 +139,7 @@ test('light that falls off is taken out, and the grey card sets the colour right
   const raster = made.get(lamp.pictureId);
   if (!raster) throw new Error('not painted');
   for (let i = 0; i < raster.data.length; i += 4) raster.data.set([138, 118, 100], i);
-  const grey = await value(read.calibrate(15, 'lamp', 'grey', [[0.2, 0.2], [0.8, 0.2], [0.8, 0.8], [0.2, 0.8]])); // prettier-ignore
+  const grey = await read.calibrate({ pictureId: 'lamp', card: 'grey', corners: [[0.2, 0.2], [0.8, 0.2], [0.8, 0.8], [0.2, 0.8]] }); // prettier-ignore
   const [l, a, b] = tonesOfSwatch(photoFrom(grey.jpeg)).mean;
   expect(Math.hypot(a, b)).toBeLessThan(2.5);
   expect(l).toBeGreaterThan(30);
@@ -153,15 +152,15 @@ test('the lectern’s patch on its face: as cut, in another colour, and the best
   const repair = repairOf(piece, of('face'), mine, damage, DEFAULT_SHOP);
   const view = repairView(repair, named('veneer', 'v-burr-old').body);
   if (!view?.cut) throw new Error('The repair is not shown.');
-  const bare = await value(shown.repairLook(16, view, { figure: undefined, finestMm: 0.1 }));
-  const cut = await value(shown.spotLook(17, view.cut.search, view.cut.at, false));
+  const bare = await shown.repairLook({ repair: view, look: { figure: undefined, finestMm: 0.1 } });
+  const cut = await shown.spotLook({ search: view.cut.search, at: view.cut.at, toned: false });
   expect([bare.width, bare.height]).toEqual([cut.width, cut.height]);
-  const green = await value(shown.repairLook(18, view, { figure: [{ share: 0, light: [0, 0, 0] }, { share: 1, light: linearOf([40, -30, 20]) }], finestMm: 0.1 })); // prettier-ignore
+  const green = await shown.repairLook({ repair: view, look: { figure: [{ share: 0, light: [0, 0, 0] }, { share: 1, light: linearOf([40, -30, 20]) }], finestMm: 0.1 } }); // prettier-ignore
   const [x, y] = [0, 1].map((k) => Math.round(view.outline.reduce((s, p) => s + (p[k] ?? 0), 0) / view.outline.length / view.view.mmPerPixel)); // prettier-ignore
   const at = 4 * ((y ?? 0) * green.width + (x ?? 0));
   expect((green.data[at + 1] ?? 0) - (green.data[at] ?? 0)).toBeGreaterThan(20);
   expect(green.data.slice(0, 400)).toEqual(bare.data.slice(0, 400));
-  const found = await value(shown.spots(19, { ...view.cut.search, top: 2, grainToleranceDegrees: 3 }));
+  const found = await shown.spots({ ...view.cut.search, top: 2, grainToleranceDegrees: 3 }, {});
   expect(found.spots.length).toBeGreaterThan(0);
   const before = await rooms.decode(found.before);
   expect([before.width, before.height]).toEqual([cut.width, cut.height]);

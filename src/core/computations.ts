@@ -78,14 +78,15 @@ import { jobPlan, jobSchema, jobTasks, planSchema } from './job';
 import { lengthSchema, readLength } from './length';
 import { equilibriumMoisture, moistureSchema, movementSchema, woodMovement } from './wood';
 
-type Computation = { input: ObjectSchema; run: (input: unknown, job: JobContext) => unknown };
+/** A door to the trade's sums: what its schema takes, and what comes out. */
+type Computation<T, R> = { input: ObjectSchema<T>; run: (input: unknown, job: JobContext) => R };
 
 /** Ties a schema to the function it guards: what the schema takes is what the function is typed for. */
-const computation = <T>(
+const computation = <T, R>(
   input: ObjectSchema,
-  run: (value: T, job: JobContext) => unknown,
+  run: (value: T, job: JobContext) => R,
   name: string,
-): Computation => ({
+): Computation<T, R> => ({
   input,
   run: (value, job) => run(assertValid<T>(input, value, name), job),
 });
@@ -94,64 +95,71 @@ const computation = <T>(
  * Every heavy or stand-alone computation by name. The worker, `POST /api/compute/:name` and `npm run --silent core -- NAME`
  * are three thin doors to it. Names and shapes are an interface: add, do not change.
  */
-export const COMPUTATIONS: ReadonlyMap<string, Computation> = new Map([
-  [
+const BY_NAME = {
+  'wood.moisture': computation(
+    moistureSchema,
+    ({ temperatureC, relativeHumidity }: { temperatureC: number; relativeHumidity: number }) => ({
+      moistureContent: equilibriumMoisture(temperatureC, relativeHumidity),
+    }),
     'wood.moisture',
-    computation<{ temperatureC: number; relativeHumidity: number }>(
-      moistureSchema,
-      ({ temperatureC, relativeHumidity }) => ({
-        moistureContent: equilibriumMoisture(temperatureC, relativeHumidity),
-      }),
-      'wood.moisture',
-    ),
-  ],
-  ['wood.movement', computation(movementSchema, woodMovement, 'wood.movement')],
-  ['colour.difference', computation(differenceSchema, colourDifference, 'colour.difference')],
-  ['colour.mix', computation(mixSchema, mixColour, 'colour.mix')],
-  ['colour.layers', computation(coatsSchema, layColour, 'colour.layers')],
-  ['colour.choose', computation(chooseSchema, chooseCoats, 'colour.choose')],
-  ['colour.thin', computation(thinSchema, thinnedNearer, 'colour.thin')],
-  ['colour.even', computation(evenSchema, evenOut, 'colour.even')],
-  ['colour.fit', computation(fitSchema, fitBoards, 'colour.fit')],
-  ['geometry.rectify', computation(rectifySchema, rectify, 'geometry.rectify')],
-  ['damage.tapmap', computation(tapMapSchema, tapMap, 'damage.tapmap')],
-  ['press.field', computation(fieldSchema, pressField, 'press.field')],
-  ['press.arrange', computation(arrangeSchema, arrange, 'press.arrange')],
-  ['press.camber', computation(camberSchema, camberOf, 'press.camber')],
-  ['letin.plug', computation(plugSchema, plugPlan, 'letin.plug')],
-  ['letin.dutchman', computation(dutchmanSchema, dutchmanPlan, 'letin.dutchman')],
-  ['letin.feet', computation(feetSchema, feetPlan, 'letin.feet')],
-  ['letin.sliver', computation(sliverSchema, sliverPlan, 'letin.sliver')],
-  ['letin.strips', computation(stripsSchema, stripsPlan, 'letin.strips')],
-  ['letin.banding', computation(bandingSchema, bandingPlan, 'letin.banding')],
-  ['letin.part', computation(partSchema, partPlan, 'letin.part')],
-  ['letin.boards', computation(lumberSchema, lumberPlan, 'letin.boards')],
-  ['veneer.match', computation(stockRankSchema, rankStock, 'veneer.match')],
-  ['veneer.nest', computation(nestSchema, nestPatches, 'veneer.nest')],
-  ['veneer.shims', computation(shimsSchema, shimsPlan, 'veneer.shims')],
-  ['veneer.face', computation(leavesSchema, leavesPlan, 'veneer.face')],
-  ['veneer.outline', computation(designSchema, designPatch, 'veneer.outline')],
-  ['veneer.place', computation(placeSchema, placePatch, 'veneer.place')],
-  ['photo.known', computation(knownSchema, findKnown, 'photo.known')],
-  ['photo.corners', computation(cornersSchema, findCorners, 'photo.corners')],
-  ['photo.region', computation(regionSchema, findRegion, 'photo.region')],
-  ['photo.gaps', computation(gapsSchema, readGaps, 'photo.gaps')],
-  ['photo.calibrate', computation(calibrateSchema, calibrate, 'photo.calibrate')],
-  ['photo.crack', computation(crackSchema, snapToCrack, 'photo.crack')],
-  ['photo.quality', computation(qualitySchema, photoQuality, 'photo.quality')],
-  ['letin.pilot', computation(pilotSchema, pilotPlan, 'letin.pilot')],
-  ['letin.drawer', computation(drawerSchema, drawerPlan, 'letin.drawer')],
-  ['joint.across', computation(acrossSchema, clampsAcross, 'joint.across')],
-  ['joint.close', computation(closeSchema, closePlan, 'joint.close')],
-  ['fill.plan', computation(fillSchema, fillPlan, 'fill.plan')],
-  ['level.plan', computation(levelSchema, levelPlan, 'level.plan')],
-  ['finish.test', computation(finishTestSchema, finishFromTests, 'finish.test')],
-  ['units.length', computation(lengthSchema, readLength, 'units.length')],
-  ['method.rank', computation<RankInput>(rankSchema, (value) => rankMethods(value), 'method.rank')],
-  ['job.plan', computation(planSchema, jobPlan, 'job.plan')],
-  ['job.tasks', computation(jobSchema, jobTasks, 'job.tasks')],
-  ['bench.schedule', computation(scheduleSchema, schedule, 'bench.schedule')],
-]);
+  ),
+  'wood.movement': computation(movementSchema, woodMovement, 'wood.movement'),
+  'colour.difference': computation(differenceSchema, colourDifference, 'colour.difference'),
+  'colour.mix': computation(mixSchema, mixColour, 'colour.mix'),
+  'colour.layers': computation(coatsSchema, layColour, 'colour.layers'),
+  'colour.choose': computation(chooseSchema, chooseCoats, 'colour.choose'),
+  'colour.thin': computation(thinSchema, thinnedNearer, 'colour.thin'),
+  'colour.even': computation(evenSchema, evenOut, 'colour.even'),
+  'colour.fit': computation(fitSchema, fitBoards, 'colour.fit'),
+  'geometry.rectify': computation(rectifySchema, rectify, 'geometry.rectify'),
+  'damage.tapmap': computation(tapMapSchema, tapMap, 'damage.tapmap'),
+  'press.field': computation(fieldSchema, pressField, 'press.field'),
+  'press.arrange': computation(arrangeSchema, arrange, 'press.arrange'),
+  'press.camber': computation(camberSchema, camberOf, 'press.camber'),
+  'letin.plug': computation(plugSchema, plugPlan, 'letin.plug'),
+  'letin.dutchman': computation(dutchmanSchema, dutchmanPlan, 'letin.dutchman'),
+  'letin.feet': computation(feetSchema, feetPlan, 'letin.feet'),
+  'letin.sliver': computation(sliverSchema, sliverPlan, 'letin.sliver'),
+  'letin.strips': computation(stripsSchema, stripsPlan, 'letin.strips'),
+  'letin.banding': computation(bandingSchema, bandingPlan, 'letin.banding'),
+  'letin.part': computation(partSchema, partPlan, 'letin.part'),
+  'letin.boards': computation(lumberSchema, lumberPlan, 'letin.boards'),
+  'veneer.match': computation(stockRankSchema, rankStock, 'veneer.match'),
+  'veneer.nest': computation(nestSchema, nestPatches, 'veneer.nest'),
+  'veneer.shims': computation(shimsSchema, shimsPlan, 'veneer.shims'),
+  'veneer.face': computation(leavesSchema, leavesPlan, 'veneer.face'),
+  'veneer.outline': computation(designSchema, designPatch, 'veneer.outline'),
+  'veneer.place': computation(placeSchema, placePatch, 'veneer.place'),
+  'photo.known': computation(knownSchema, findKnown, 'photo.known'),
+  'photo.corners': computation(cornersSchema, findCorners, 'photo.corners'),
+  'photo.region': computation(regionSchema, findRegion, 'photo.region'),
+  'photo.gaps': computation(gapsSchema, readGaps, 'photo.gaps'),
+  'photo.calibrate': computation(calibrateSchema, calibrate, 'photo.calibrate'),
+  'photo.crack': computation(crackSchema, snapToCrack, 'photo.crack'),
+  'photo.quality': computation(qualitySchema, photoQuality, 'photo.quality'),
+  'letin.pilot': computation(pilotSchema, pilotPlan, 'letin.pilot'),
+  'letin.drawer': computation(drawerSchema, drawerPlan, 'letin.drawer'),
+  'joint.across': computation(acrossSchema, clampsAcross, 'joint.across'),
+  'joint.close': computation(closeSchema, closePlan, 'joint.close'),
+  'fill.plan': computation(fillSchema, fillPlan, 'fill.plan'),
+  'level.plan': computation(levelSchema, levelPlan, 'level.plan'),
+  'finish.test': computation(finishTestSchema, finishFromTests, 'finish.test'),
+  'units.length': computation(lengthSchema, readLength, 'units.length'),
+  'method.rank': computation(rankSchema, (value: RankInput) => rankMethods(value), 'method.rank'),
+  'job.plan': computation(planSchema, jobPlan, 'job.plan'),
+  'job.tasks': computation(jobSchema, jobTasks, 'job.tasks'),
+  'bench.schedule': computation(scheduleSchema, schedule, 'bench.schedule'),
+};
+
+export type ComputationName = keyof typeof BY_NAME;
+type Row<N extends ComputationName> = (typeof BY_NAME)[N];
+/** What a computation takes, before its schema has looked at it. */
+export type Input<N extends ComputationName> = Row<N>['input'] extends ObjectSchema<infer T> ? T : never;
+export type Answer<N extends ComputationName> = Awaited<ReturnType<Row<N>['run']>>;
+
+export const COMPUTATIONS: ReadonlyMap<string, Computation<unknown, unknown>> = new Map(
+  Object.entries(BY_NAME),
+);
 
 /**
  * Runs a computation by name.

@@ -17,16 +17,17 @@ const mockBare = { ground: [66, 9, 24], mean: [60, 9, 23], line: [50, 9, 20], co
 const mockFound = { ...mockOld, mean: [47, 15, 30] };
 
 jest.mock('expo-router', () => jest.requireActual('@/testing/room').routerMock);
-jest.mock('@/worker', () => ({
-  ...jest.requireActual('@/testing/room').workerMock,
-  storePicture: async () => ({ jpeg: '/9j/4AAQ', widthPx: 10, heightPx: 10 }),
-  tonesAroundDamage: async () => mockOld,
-  swatchTones: async () => mockBare,
-  tonesOfPlace: async () => mockBare,
-  fileTones: async () => mockFound,
-  rectifyFace: () => new Promise(() => undefined),
-  tonesAtPicked: async () => mockFound,
-}));
+jest.mock('@/worker', () =>
+  jest.requireActual('@/testing/room').workerWith({
+    storePicture: async () => ({ jpeg: '/9j/4AAQ', widthPx: 10, heightPx: 10 }),
+    tonesAround: async () => mockOld,
+    swatchTones: async () => mockBare,
+    tonesWithin: async () => mockBare,
+    fileTones: async () => mockFound,
+    rectify: () => new Promise(() => undefined),
+    tonesAt: async () => mockFound,
+  }),
+);
 jest.mock('@/instruments', () => ({
   ...jest.requireActual('@/instruments'),
   readColour: async () => ({ lab: [50, 14, 30], at: 'now', simulated: true }),

@@ -10,7 +10,7 @@ import * as workshop from './workshop';
 jest.mock('expo-router', () => jest.requireActual('@/testing/room').routerMock);
 jest.mock('@/worker', () => ({
   ...jest.requireActual('@/testing/room').workerMock,
-  computeInWorker: () => new Promise(() => undefined),
+  compute: () => new Promise(() => undefined),
 }));
 jest.setTimeout(300_000);
 

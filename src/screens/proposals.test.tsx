@@ -13,19 +13,20 @@ let mockCrack = true;
 let mockRegion: number[][] = mockOutline;
 
 jest.mock('expo-router', () => jest.requireActual('@/testing/room').routerMock);
-jest.mock('@/worker', () => ({
-  ...jest.requireActual('@/testing/room').workerMock,
-  rectifyFace: () => new Promise(() => undefined),
-  findKnownThing: async () => mockFound,
-  readQuality: async () => ({ blur: 0.5, burnt: 0.2, black: 0 }),
-  grainInPhoto: async () => ({ degrees: 90, coherence: 0.7 }),
-  regionInPhoto: async () => mockRegion,
-  centreInPhoto: async () => ({ at: [150, 90], agreement: 0.99 }),
-  crackInPhoto: async (_view: unknown, line: number[][]) => ({
-    line: mockCrack ? [...line, [60, 40]] : line,
-    seen: mockCrack,
+jest.mock('@/worker', () =>
+  jest.requireActual('@/testing/room').workerWith({
+    rectify: () => new Promise(() => undefined),
+    known: async () => mockFound,
+    quality: async () => ({ blur: 0.5, burnt: 0.2, black: 0 }),
+    grain: async () => ({ degrees: 90, coherence: 0.7 }),
+    region: async () => mockRegion,
+    centre: async () => ({ at: [150, 90], agreement: 0.99 }),
+    crack: async ({ line }: { line: number[][] }) => ({
+      line: mockCrack ? [...line, [60, 40]] : line,
+      seen: mockCrack,
+    }),
   }),
-}));
+);
 jest.setTimeout(30_000);
 
 const PHOTO = { id: 'photo', widthPx: 600, heightPx: 450 };

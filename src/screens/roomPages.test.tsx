@@ -11,7 +11,7 @@ import {
   said,
   stored,
   type,
-  workerMock,
+  workerJobs,
 } from '@/testing/room';
 import { BenchScreen } from './bench/BenchScreen';
 import { DecideScreen } from './decide/DecideScreen';
@@ -151,13 +151,14 @@ describe('the bench', () => {
 
   test('a better plan that comes while a step is read or written up takes nothing away', async () => {
     const { piece } = await boxWith({ method: 'floodAndPress', answers: { woodAllPresent: true } });
-    const { planBench } = workerMock;
+    const { bench } = workerJobs;
+    if (!bench) throw new Error('There is no bench.');
     let better: () => void = () => undefined;
     // The better plan begins ten days later: every step stands on another day.
-    workerMock.planBench = async (at, tries) => {
-      if (tries !== undefined) return planBench(at, tries);
+    workerJobs.bench = async ({ at, tries }, context) => {
+      if (tries !== undefined) return bench({ at, tries }, context);
       await new Promise<void>((resolve) => (better = resolve));
-      return planBench('2027-12-13T08:00:00', 0);
+      return bench({ at: '2027-12-13T08:00:00', tries: 0 }, context);
     };
     try {
       await openPage(<BenchScreen />, { piece }, /^Next,/);
@@ -177,7 +178,7 @@ describe('the bench', () => {
       );
       expect(screen.getByLabelText(/^Tick off: /)).toBeOnTheScreen();
     } finally {
-      workerMock.planBench = planBench;
+      workerJobs.bench = bench;
     }
   });
 });

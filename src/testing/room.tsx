@@ -16,10 +16,12 @@ import {
   type Kind,
   type Piece,
 } from '@/records';
-import { designPatch, type DesignInput } from '@/core/veneer';
+import { designPatch } from '@/core/veneer';
 import { ToastHost } from '@/ui';
 import { cuttingOf } from '@/worker/cutting';
 import { createPlanner } from '@/worker/planning';
+import { plans } from '@/worker/plans';
+import type { Jobs } from '@/worker/shop.worker';
 
 const WHOLE: Point[] = [[0, 0], [1, 0], [1, 1], [0, 1]]; // prettier-ignore
 const WHEN = '2026-03-02T09:00:00';
@@ -139,28 +141,24 @@ export const routerMock = {
 
 const planner = createPlanner(browserStore);
 
-/** In the place of the worker: the same sums, on the spot. No photo can be read here. */
-export const workerMock = {
-  computeInWorker: (name: string, input: unknown): Promise<unknown> => compute(name, input),
-  planPiece: (id: string) => planner.plan(id),
-  planBench: (at: string, tries?: number) => planner.bench(at, {}, tries === undefined ? {} : { tries }),
-  planDeadline: (id: string, at: string) => planner.deadline(id, at),
-  planMoves: (id: string, at: string) => planner.moves(id, at),
-  planFront: () => planner.front(undefined),
-  planDays: (at: string) => planner.days(at),
-  planCutting: () => cuttingOf(browserStore, {}),
-  designOutlines: (input: DesignInput) => designPatch(input),
-  calibratePhoto: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
-  evenPhoto: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
-  readCardAround: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
-  traceInPhoto: () => Promise.resolve(undefined),
-  readWoodCard: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
-  readQuality: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
-  cornersInPhoto: async (): Promise<never[]> => [],
-  findKnownThing: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
-  grainInPhoto: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
-  regionInPhoto: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
-  lookAtRepair: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
-  tonesAtPicked: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
-  findSpots: (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.')),
+/** The worker's jobs on the spot, with the same sums; those that are not here read a photo. */
+export const workerJobs: Partial<Jobs> = {
+  ...plans(planner),
+  front: () => planner.front(undefined),
+  days: ({ at }) => planner.days(at),
+  cutting: () => cuttingOf(browserStore, {}),
+  design: (input) => designPatch(input),
+  trace: () => Promise.resolve(undefined),
+  corners: () => Promise.resolve([]),
 };
+
+const noPhoto = (): Promise<never> => Promise.reject(new RangeError('No photo can be read here.'));
+
+/** In the place of the worker. @param own jobs that a test does in its own way */
+export const workerWith = (own: Partial<Jobs>) => ({
+  compute: (name: string, input: unknown): Promise<unknown> => compute(name, input),
+  call: (name: keyof Jobs, input: never): Promise<unknown> =>
+    (own[name] ?? workerJobs[name] ?? noPhoto)(input, {}),
+});
+
+export const workerMock = workerWith({});

@@ -16,7 +16,6 @@ import { localNow } from '@/records/clock';
 import { browserStore, newId } from '@/records/browserStore';
 import { roomTaken, thinPictures, type Room } from '@/records/room';
 import { shrink } from './photos';
-import { job, type Outcome, type Progress } from './job';
 
 /** The backup that was opened last, with how it was read: what is taken in is what was looked at. */
 let openedBackup: { key: string; backup: Promise<Backup> } | undefined;
@@ -33,68 +32,52 @@ function openBackup(file: Blob, name: string, context: JobContext): Promise<Back
   return backup;
 }
 
+type OfFile = { file: Blob; name: string };
+
 export const files = {
-  /** Packs the shop, or one piece of it, and reads the file back before it says that it is whole. */
-  saveBackup(
-    id: number,
-    savedAt: string,
-    only: string | undefined,
-    onProgress?: Progress,
-  ): Promise<Outcome<{ blob: Blob; manifest: Manifest }>> {
-    return job(id, onProgress, async (context) => {
-      const made = await writeBackup(
-        browserStore,
-        { savedAt, ...(only === undefined ? {} : { only }) },
-        half(context, 0),
-      );
-      const back = await readBackup(made.blob, 'The backup', half(context, 0.5));
-      const [bad] = back.unreadable;
-      const whole = made.manifest.counts.picture === back.pictures.length;
-      if (bad || !whole)
-        throw new Error(
-          `The file was packed and does not read back whole${bad ? ` (${bad.part}: ${bad.reason})` : ''}, so it was not saved. Your work here is safe. Try once more, with fewer other pages open.`,
-        );
-      return made;
-    });
-  },
-
-  /** What taking a file in would do. */
-  previewBackup(id: number, file: Blob, name: string, onProgress?: Progress): Promise<Outcome<Preview>> {
-    return job(id, onProgress, async (context) =>
-      previewBackup(browserStore, await openBackup(file, name, context), localNow(), context),
+  /** Packs everything, or one piece, and reads the file back before it says that it is whole. @param only a piece's id */
+  async saveBackup(
+    { savedAt, only }: { savedAt: string; only?: string },
+    context: JobContext,
+  ): Promise<{ blob: Blob; manifest: Manifest }> {
+    const made = await writeBackup(
+      browserStore,
+      { savedAt, ...(only === undefined ? {} : { only }) },
+      half(context, 0),
     );
+    const back = await readBackup(made.blob, 'The backup', half(context, 0.5));
+    const [bad] = back.unreadable;
+    const whole = made.manifest.counts.picture === back.pictures.length;
+    if (bad || !whole)
+      throw new Error(
+        `The file was packed and does not read back whole${bad ? ` (${bad.part}: ${bad.reason})` : ''}, so it was not saved. Your work here is safe. Try once more, with fewer other pages open.`,
+      );
+    return made;
   },
 
-  /** @param device name of this browser */
-  takeBackup(
-    id: number,
-    file: Blob,
-    name: string,
-    choices: TakeChoices,
-    at: { now: string; device: string },
-    onProgress?: Progress,
-  ): Promise<Outcome<Taken>> {
-    return job(id, onProgress, async (context) => {
-      const backup = await (openedBackup?.key === fileKey(file, name)
-        ? openedBackup.backup
-        : openBackup(file, name, half(context, 0)));
-      return takeBackup(browserStore, backup, choices, at, half(context, 0.5));
-    });
+  /** What taking a file in would do; nothing is changed. */
+  previewBackup: async ({ file, name }: OfFile, context: JobContext): Promise<Preview> =>
+    previewBackup(browserStore, await openBackup(file, name, context), localNow(), context),
+
+  /** @param at with the name of this browser */
+  async takeBackup(
+    { file, name, choices, at }: OfFile & { choices: TakeChoices; at: { now: string; device: string } },
+    context: JobContext,
+  ): Promise<Taken> {
+    const backup = await (openedBackup?.key === fileKey(file, name)
+      ? openedBackup.backup
+      : openBackup(file, name, half(context, 0)));
+    return takeBackup(browserStore, backup, choices, at, half(context, 0.5));
   },
 
-  takeBackupBack(id: number, taken: Taken): Promise<Outcome<void>> {
-    return job(id, undefined, () => takeBackupBack(browserStore, taken));
-  },
+  takeBackupBack: ({ taken }: { taken: Taken }): Promise<void> => takeBackupBack(browserStore, taken),
 
-  /** What takes room in the store, and which photos could go. */
-  room(id: number, onProgress?: Progress): Promise<Outcome<Room>> {
-    return job(id, onProgress, ({ progress }) => roomTaken(browserStore, localNow(), progress));
-  },
+  /** What takes room in this browser, and which photos could go. */
+  room: (_: object, { progress }: JobContext): Promise<Room> => roomTaken(browserStore, localNow(), progress),
 
   /** Makes photos smaller of which nothing is measured; gives the bytes that were gained. @param device name of this browser */
-  thin(id: number, pictures: string[], device: string, onProgress?: Progress): Promise<Outcome<number>> {
-    return job(id, onProgress, ({ progress }) =>
-      thinPictures(browserStore, pictures, { shrink, newId, device }, progress),
-    );
-  },
+  thin: (
+    { pictures, device }: { pictures: string[]; device: string },
+    { progress }: JobContext,
+  ): Promise<number> => thinPictures(browserStore, pictures, { shrink, newId, device }, progress),
 };

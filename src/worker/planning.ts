@@ -6,6 +6,8 @@ import { learnedFrom } from '@/core/figures';
 import {
   barsOf,
   boardOf,
+  breakEven,
+  type BreakEven,
   DEFAULT_SHOP,
   frontPicture,
   frontPiece,
@@ -13,6 +15,7 @@ import {
   planOf,
   type Moves,
   type Deadline,
+  type Job,
   resourcesOf,
   viewOf,
   worstFace,
@@ -103,28 +106,26 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     return `${build} ${records} ${JSON.stringify(shop.learned)}`;
   }
 
+  /** A piece with all that its plan is made of. */
+  async function jobFor(piece: Stored<'piece'>, shelf: Shelf): Promise<Job> {
+    const damages = shelf.damages.filter((d) => d.body.pieceId === piece.id);
+    return {
+      piece,
+      faces: shelf.faces.filter((f) => f.body.pieceId === piece.id),
+      damages,
+      stock: shelf.veneers.filter((v) => damages.some((d) => d.body.patch.veneerId === v.id)),
+      shelf: coloursOf(damages, shelf.colours),
+      shop: shelf.shop,
+      done: doneSteps(shelf.log.filter((l) => l.body.pieceId === piece.id)),
+      tones: await tonesFor(piece, damages, shelf),
+    };
+  }
+
   const planFor: PlanFor = (given, shelf, choices, otherwise = {}, context = {}) => {
     const piece = { ...given, body: { ...given.body, ...otherwise } };
-    const faces = shelf.faces.filter((f) => f.body.pieceId === piece.id);
-    const damages = shelf.damages.filter((d) => d.body.pieceId === piece.id);
-    const log = shelf.log.filter((l) => l.body.pieceId === piece.id);
-    const used = shelf.veneers.filter((v) => damages.some((d) => d.body.patch.veneerId === v.id));
     const key = `${keyOfPlan(piece, shelf)} ${JSON.stringify([choices, otherwise])}`;
     return plans(key, async () =>
-      planOf(
-        {
-          piece,
-          ...(choices ? { choices } : {}),
-          faces,
-          damages,
-          stock: used,
-          shelf: coloursOf(damages, shelf.colours),
-          shop: shelf.shop,
-          done: doneSteps(log),
-          tones: await tonesFor(piece, damages, shelf),
-        },
-        context.beat,
-      ),
+      planOf({ ...(await jobFor(piece, shelf)), ...(choices ? { choices } : {}) }, context.beat),
     );
   };
 
@@ -212,6 +213,14 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     async plan(pieceId: string, context: JobContext = {}): Promise<Plan | undefined> {
       const { piece, shelf } = await found(pieceId);
       return piece ? planFor(piece, shelf, undefined, {}, context) : undefined;
+    },
+
+    /** Patches or a new sheet for a face, by the bench's own minutes; nothing where there is no such question. */
+    async breakEven(faceId: string): Promise<BreakEven | undefined> {
+      const shelf = await read();
+      const face = shelf.faces.find((f) => f.id === faceId);
+      const piece = shelf.pieces.find((p) => p.id === face?.body.pieceId);
+      return piece ? breakEven(await jobFor(piece, shelf), faceId) : undefined;
     },
 
     /** The days over all pieces. @param at local time without zone */

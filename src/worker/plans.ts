@@ -1,11 +1,11 @@
 // Plans and days over what is stored.
+import type { JobContext } from '@/core/check';
 import type { Bar, Front } from '@/core/front';
-import type { Deadline, Moves, Plan } from '@/core/job';
+import type { BreakEven, Deadline, Moves, Plan } from '@/core/job';
 import { lastBackup } from '@/records/lastBackup';
 import { keepFront, loadFront } from '@/records/frontStore';
 import type { Planner } from './planning';
 import type { BenchPlan } from './shelf';
-import { job, type Outcome } from './job';
 
 /** What was known of the pieces last, where anything was. */
 async function known(): Promise<{ last?: Front }> {
@@ -18,46 +18,43 @@ async function keepIfNew(front: Front, last: Front | undefined): Promise<void> {
   if (JSON.stringify(front) !== JSON.stringify(last)) await keepFront(front).catch(() => undefined);
 }
 
+type OfPiece = { pieceId: string };
+/** Local time without zone. */
+type From = { at: string };
+
 export const plans = (planner: Planner) => ({
-  /** The plan of a piece, from the records as they are stored now. */
-  plan(id: number, pieceId: string): Promise<Outcome<Plan | undefined>> {
-    return job(id, undefined, (context) => planner.plan(pieceId, context));
-  },
+  /** The plan of a piece as it is stored now; nothing when there is no such piece. */
+  plan: ({ pieceId }: OfPiece, context: JobContext): Promise<Plan | undefined> =>
+    planner.plan(pieceId, context),
+
+  /** Patches or a new sheet for a face; nothing where there is no such question. */
+  breakEven: ({ faceId }: { faceId: string }): Promise<BreakEven | undefined> => planner.breakEven(faceId),
 
   /** The days over all pieces. @param tries 0 for a first answer at once */
-  bench(id: number, at: string, tries?: number): Promise<Outcome<BenchPlan>> {
-    return job(id, undefined, async (context) =>
-      planner.bench(at, context, { ...(tries === undefined ? {} : { tries }), ...(await known()) }),
-    );
-  },
+  bench: async ({ at, tries }: From & { tries?: number }, context: JobContext): Promise<BenchPlan> =>
+    planner.bench(at, context, { ...(tries === undefined ? {} : { tries }), ...(await known()) }),
 
-  /** How the day a piece is wanted by stands. */
-  deadline(id: number, pieceId: string, at: string): Promise<Outcome<Deadline | undefined>> {
-    return job(id, undefined, (context) => planner.deadline(pieceId, at, context));
-  },
+  /** How the day a piece is wanted by stands; nothing without such a day. */
+  deadline: ({ pieceId, at }: OfPiece & From, context: JobContext): Promise<Deadline | undefined> =>
+    planner.deadline(pieceId, at, context),
 
   /** What moving a phase, or finishing a part apart, would change. */
-  moves(id: number, pieceId: string, at: string): Promise<Outcome<Moves | undefined>> {
-    return job(id, undefined, (context) => planner.moves(pieceId, at, context));
+  moves: ({ pieceId, at }: OfPiece & From, context: JobContext): Promise<Moves | undefined> =>
+    planner.moves(pieceId, at, context),
+
+  /** The pieces on the first page, with the days as they were last known; kept for the next time it is opened. */
+  async front(_: object, context: JobContext): Promise<Front> {
+    const last = await loadFront();
+    const front = await planner.front(last, await lastBackup(), context);
+    await keepIfNew(front, last);
+    return front;
   },
 
-  /** The pieces on the first page; kept for the next time it is opened. */
-  front(id: number): Promise<Outcome<Front>> {
-    return job(id, undefined, async (context) => {
-      const last = await loadFront();
-      const front = await planner.front(last, await lastBackup(), context);
-      await keepIfNew(front, last);
-      return front;
-    });
-  },
-
-  /** The days ahead, kept beside the pieces. */
-  days(id: number, at: string): Promise<Outcome<Bar[]>> {
-    return job(id, undefined, async (context) => {
-      const bars = await planner.days(at, context, await known());
-      const last = await loadFront();
-      if (last) await keepIfNew({ ...last, bars }, last);
-      return bars;
-    });
+  /** The days ahead over all pieces, kept beside the pieces. */
+  async days({ at }: From, context: JobContext): Promise<Bar[]> {
+    const bars = await planner.days(at, context, await known());
+    const last = await loadFront();
+    if (last) await keepIfNew({ ...last, bars }, last);
+    return bars;
   },
 });

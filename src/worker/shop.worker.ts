@@ -1,6 +1,8 @@
 import * as Comlink from 'comlink';
 import { tonesAround, tonesOfSwatch, tonesWithin } from '@/core/colour';
+import type { JobContext } from '@/core/check';
 import { compute } from '@/core/computations';
+import type { Raster } from '@/core/picture';
 import { base64Of } from '@/records/backup/bytes';
 import { browserStore } from '@/records/browserStore';
 import { storedFrom, decode, JPEG_QUALITY, jpegOf, photo, prepared, redraw } from './photos';
@@ -26,20 +28,45 @@ const planner = createPlanner(
   self.location.pathname,
 );
 
-const api = {
-  ping: (): true => true,
-
-  cancel,
-
-  compute(id: number, name: string, input: unknown, onProgress?: Progress): Promise<Outcome<unknown>> {
-    return job(id, onProgress, (context) => compute(name, input, context));
-  },
-
+/** Everything that the worker does, by name: the client's `call` knows its names and shapes from here. */
+const jobs = {
+  compute: ({ name, input }: { name: string; input: unknown }, context: JobContext): Promise<unknown> =>
+    compute(name, input, context),
   ...readings(darkroom),
   ...showing(darkroom, browserStore),
   ...plans(planner),
   ...files,
 };
+export type Jobs = typeof jobs;
 
-export type ShopWorker = typeof api;
+type Inputs = { [N in keyof Jobs]: Parameters<Jobs[N]>[0] };
+type Answers = { [N in keyof Jobs]: Awaited<ReturnType<Jobs[N]>> };
+const byName: { [N in keyof Jobs]: (input: Inputs[N], context: JobContext) => Promise<Answers[N]> } = jobs;
+
+const isRaster = (value: unknown): value is Raster =>
+  typeof value === 'object' && value !== null && 'data' in value && value.data instanceof Uint8ClampedArray;
+
+const api = {
+  ping: (): true => true,
+
+  cancel,
+
+  /** Pixels are handed over, not copied. */
+  async call<N extends keyof Jobs>(
+    id: number,
+    name: N,
+    input: Inputs[N],
+    onProgress?: Progress,
+  ): Promise<Outcome<Answers[N]>> {
+    const outcome = await job(id, onProgress, (context) => byName[name](input, context));
+    return 'value' in outcome && isRaster(outcome.value)
+      ? Comlink.transfer(outcome, [outcome.value.data.buffer])
+      : outcome;
+  },
+};
+
+/** What goes over the wire; `call` of the client gives it back its shapes. */
+export type ShopWorker = Pick<typeof api, 'ping' | 'cancel'> & {
+  call: (id: number, name: keyof Jobs, input: unknown, onProgress?: Progress) => Promise<Outcome<unknown>>;
+};
 Comlink.expose(api);

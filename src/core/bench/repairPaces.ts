@@ -17,6 +17,8 @@ const PACES: Record<RepairPace, Pace> = {
   level: { upToCm2: 25, minPerCm2: 0.02 },
   cut: { upToCm2: 50, minPerCm2: 0.05 },
   brush: { upToCm2: 100, minPerCm2: 0.01 },
+  face: { upToCm2: 500, minPerCm2: 0.03 },
+  scrape: { upToCm2: 500, minPerCm2: 0.01 },
 };
 
 /** Minutes of a step over a place of this size. @param bookMin for a small one @param areaMm2 0 or more */

@@ -62,9 +62,10 @@ export const PATCH = {
     how: 'Lay a new sheet over the face, with overhang all round.',
     kinds: [...LOOSE_KINDS, ...VENEER_LOSS_KINDS, 'unsuitableVeneer'], family: 'patch', worksOn: 'any', extent: 'face', glue: 'patch', hollow: 'none', fills: 'nothing', sums: [], needs: ['veneerSheet', 'woodGlue'], marks: { strength: 5, invisibility: 4, reversibility: 2, speed: 1, ease: 1 },
     steps: [
-      step('prepare', 'patch', 'Prepare the face', 'Fill and level the old face. For a glued sheet take it to clean wood and tooth it. For a self-adhesive sheet seal it, scuff at P320 (ISO 6344) and take off every speck of dust. Cut the sheet with overhang all round.', 120, ['scrape', 'sand', 'solvent', 'cut', 'buyWood']),
+      step('prepare', 'patch', 'Prepare the face', 'Fill and level the old face. For a glued sheet take it to clean wood and tooth it. For a self-adhesive sheet seal it, scuff at P320 (ISO 6344) and take off every speck of dust. Cut the sheet with overhang all round.', 60, ['scrape', 'sand', 'solvent', 'cut', 'buyWood'], { pace: 'face' }),
       step('fit', 'patch', 'Dry run', 'All platens, cauls and clamps once without glue.', 25),
-      press('Glue and press the sheet'), trim,
+      press('Glue and press the sheet'),
+      step('trim', 'level', 'Trim and scrape the sheet', 'Overhang off with a knife along the grain; across it with a backing block. Then a light pass with the scraper, with the grain.', 20, ['cut', 'scrape'], { pace: 'scrape' }),
     ],
   },
 } satisfies Record<string, Row>;

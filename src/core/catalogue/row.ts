@@ -28,8 +28,11 @@ export type Deed =
   | 'takeApart'
   | 'buyWood';
 
-/** What a step's minutes grow with, over a place larger than the book's: spreading, levelling, cutting and fitting, brushing. */
-export type RepairPace = 'fill' | 'level' | 'cut' | 'brush';
+/**
+ * What a step's minutes grow with, over a place larger than the book's: spreading, levelling, cutting and fitting, brushing, getting
+ * a whole face ready for a sheet, scraping it.
+ */
+export type RepairPace = 'fill' | 'level' | 'cut' | 'brush' | 'face' | 'scrape';
 
 export type Step = {
   key: string;

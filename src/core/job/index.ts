@@ -31,6 +31,7 @@ export {
   type Board,
   type Surveyed,
 } from './survey';
+export { breakEven, BREAK_EVEN_SOURCE, lossesOf, turnWords, type BreakEven } from './breakEven';
 export { surroundingsOf, type Surroundings } from './surroundings';
 export {
   DEFAULT_GRAVITY,

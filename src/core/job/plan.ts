@@ -109,18 +109,16 @@ const goneWords = ({ repair, colour: { gone } }: { repair: Repair; colour: Colou
     : [`${damageLabel(repair.damage.body)}: ${gone === 1 ? 'a product of its recipe is' : `${gone} products of its recipe are`} on the shelf no longer, and stand in no step. Choose again on its Blend page.`]; // prettier-ignore
 
 /**
- * The whole plan of a piece. Each stage takes the value of the one before it: what was seen and decided (`repairsOf`), every
- * link of it worked out (`worksheetsOf`, `blendOf`, `reachOf`), the work (`workOf`), its steps (`tasksFor`), the trail (`trailOf`).
+ * The damages of a job from what was seen and decided (`repairsOf`) to every link worked out (`worksheetsOf`, `blendOf`, `reachOf`).
  *
  * @param tick called after each repair, so that whoever waits for a large piece knows that it is being worked on
  */
-export function planOf(job: Job, tick: () => void = () => undefined): Plan {
-  const { piece, faces, damages, choices = {}, stock = [], shelf = [], shop, done = [] } = job;
+export function workedOf(job: Job, tick: () => void = () => undefined) {
+  const { piece, faces, damages, choices = {}, shelf = [], shop } = job;
   const own = faces.filter((f) => f.body.pieceId === piece.id);
   const begun = damages.filter((d) => isBegun(d.body));
   const decided = begun.map((d) => ({ ...d, body: choices[d.id] ? { ...d.body, ...choices[d.id] } : d.body })); // prettier-ignore
-  const repairs = repairsOf(piece, own, decided, shop, tick);
-  const worked = repairs.map((repair) => {
+  return repairsOf(piece, own, decided, shop, tick).map((repair) => {
     const { links, colour } = worksheetsOf(repair, shop, shelf);
     tick();
     const blend = blendOf(repair, links, job);
@@ -132,7 +130,19 @@ export function planOf(job: Job, tick: () => void = () => undefined): Plan {
       ...(blend ? { blend } : {}),
     };
   });
-  const work = workOf(piece, own, worked, stock, done);
+}
+
+/**
+ * The whole plan of a piece. Each stage takes the value of the one before it: what was seen, decided and worked out
+ * (`workedOf`), the work (`workOf`), its steps (`tasksFor`), the trail (`trailOf`).
+ *
+ * @param tick called after each repair, so that whoever waits for a large piece knows that it is being worked on
+ */
+export function planOf(job: Job, tick: () => void = () => undefined): Plan {
+  const { piece, faces, shop, done = [] } = job;
+  const own = faces.filter((f) => f.body.pieceId === piece.id);
+  const worked = workedOf(job, tick);
+  const work = workOf(piece, own, worked, job.stock ?? [], done);
   // Nothing is planned before there is something to do.
   const { tasks, problems } = hasWork(piece, own, worked)
     ? tasksFor(work, shop)

@@ -22,7 +22,6 @@ export {
 } from './leaves';
 export { type Design, type DesignInput, designPatch, designSchema } from './design';
 export { traceToFigure, type Traced } from './trace';
-export { breakEven, type BreakEven, PATCH_RATES_SOURCE } from './breakEven';
 export { cardAround, woodCard, type WoodCard } from './card';
 export { GRAIN_SOURCE, grainWords, readGrain, SURE_GRAIN, type GrainRead } from './grainIn';
 export { type CentreRead, centreWords, readCentre } from './sunburst';

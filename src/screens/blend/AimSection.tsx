@@ -16,7 +16,7 @@ import { cardWords } from '@/core/veneer';
 import { readColour } from '@/instruments';
 import { useList, type Stored } from '@/records';
 import { Button, Chips, FilePick, Fold, Text, useSay } from '@/ui';
-import { fileTones, tonesAtPicked } from '@/worker';
+import { call } from '@/worker';
 import { FaceBoard } from '../shared/FaceBoard';
 import { Tone } from '../shared/Swatch';
 import { useAct } from '../shared/useAct';
@@ -93,7 +93,7 @@ export function AimSection({
               take({
                 from: 'photo',
                 label: `the photo ${file.name}`.slice(0, 200),
-                tones: await fileTones(file, file.name),
+                tones: await call('fileTones', { file, name: file.name }),
               }),
             )
           }
@@ -160,7 +160,11 @@ function PickPlaces({
     act(async () => {
       setDragged(undefined);
       if (next.length === 0) return onTake(undefined);
-      const tones = await tonesAtPicked(viewOf(board.value, pictureId), [...next], board.value.plane.outline);
+      const tones = await call('tonesAt', {
+        view: viewOf(board.value, pictureId),
+        places: [...next],
+        face: board.value.plane.outline,
+      });
       await onTake({
         from: 'points',
         label: pickedLabel(next.length, face.body.name),

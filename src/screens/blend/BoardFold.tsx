@@ -4,7 +4,7 @@ import type { Lab } from '@/core/colour';
 import { MOST_BOARD_COATS, roleOf, swatchDoubt, thinnedWords, type CoatsOf } from '@/core/shelf';
 import { createRecord, localNow, removeRecords, type Stored } from '@/records';
 import { Chips, FilePick, Fold, Stepper, Text, useSay } from '@/ui';
-import { swatchTones } from '@/worker';
+import { call } from '@/worker';
 import { keepPhoto } from '../shared/keepPhoto';
 import { Tone } from '../shared/Swatch';
 import { useAct } from '../shared/useAct';
@@ -36,7 +36,7 @@ export function BoardFold({
   const save = (file: File): Promise<void> =>
     act(async () => {
       const { id: pictureId } = await keepPhoto(file);
-      const read = await swatchTones(pictureId);
+      const read = await call('swatchTones', { pictureId });
       const board = await createRecord('board', {
         name: `Board of ${localNow().slice(0, 10)}`,
         wood,

@@ -1,15 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import useSWR from 'swr';
 import type { MethodId } from '@/core/catalogue';
 import type { Lab, Tones } from '@/core/colour';
 import type { RepairView } from '@/core/job';
-import { COATS_SOURCE, type ChosenCoats } from '@/core/pigment';
-import { bleachNeeded, chooseInput, coatsOutlook, colourAfterFirst, FIRST, FIRST_SOURCE, FIRSTS, firstOf, firstWords, handLaid, moreSpread, roleOf, spreadOfFirst, standingOf, steeredGoal, stopWords, thinInput, type Thinned } from '@/core/shelf'; // prettier-ignore
+import { COATS_SOURCE } from '@/core/pigment';
+import { bleachNeeded, chooseInput, coatsOutlook, colourAfterFirst, FIRST, FIRST_SOURCE, FIRSTS, firstOf, firstWords, handLaid, moreSpread, roleOf, spreadOfFirst, standingOf, steeredGoal, stopWords, thinInput } from '@/core/shelf'; // prettier-ignore
 import { cautionsFor } from '@/core/safety';
 import { describeSource } from '@/core/sources';
 import { Button, CheckChips, Chips, Notice, Progress, Section, Text } from '@/ui';
-import { computeInWorker } from '@/worker';
 import { Cautions } from '../shared/Cautions';
 import { OutlookFigure } from './OutlookFigure';
 import { Tone } from '../shared/Swatch';
@@ -21,6 +19,7 @@ import { OwnRecipe } from './OwnRecipe';
 import { ThinnedCoats } from './ThinnedCoats';
 import { BoardFold } from './BoardFold';
 import { TriedSection } from './TriedSection';
+import { useComputed } from '../shared/useComputed';
 
 type May = 'darker' | 'redder';
 
@@ -66,19 +65,11 @@ export function CoatColour({
     darker: may.includes('darker'),
     redder: may.includes('redder'),
   });
-  const { data, error } = useSWR<ChosenCoats, Error>(
-    input && fit ? ['coats', JSON.stringify(input)] : null,
-    async () => (await computeInWorker('colour.choose', input)) as ChosenCoats,
-    { revalidateOnFocus: false },
-  );
+  const { data, error } = useComputed('colour.choose', fit ? input : undefined, false);
   const choice = data?.choices[shown] ?? data?.choices[0];
   const plain = choice?.steps.map((s) => ({ colourId: s.id, coats: s.coats })) ?? [];
   const thin = choice && input && thinInput(input, choice);
-  const { data: thinned } = useSWR<{ nearer?: Thinned }, Error>(
-    thin ? ['thin', JSON.stringify(thin)] : null,
-    async () => (await computeInWorker('colour.thin', thin)) as { nearer?: Thinned },
-    { revalidateOnFocus: false },
-  );
+  const { data: thinned } = useComputed('colour.thin', thin, false);
   const nearer = thinned?.nearer;
   if (loading) return null;
   if (!input)

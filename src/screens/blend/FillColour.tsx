@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import useSWR from 'swr';
 import type { Lab, Tones } from '@/core/colour';
-import { MIX_SOURCE, type Colourant, type MixResult } from '@/core/pigment';
+import { MIX_SOURCE, type Colourant } from '@/core/pigment';
 import {
   colourantsOf,
   differenceWords,
@@ -18,13 +17,14 @@ import {
 } from '@/core/shelf';
 import { describeSource } from '@/core/sources';
 import { Button, FilePick, Fold, Notice, Progress, Section, Text } from '@/ui';
-import { computeInWorker, fileTones } from '@/worker';
+import { call } from '@/worker';
 import type { Stored } from '@/records';
 import { OwnMixFold } from './OwnMixFold';
 import { EmptyShelf } from './EmptyShelf';
 import { Tone } from '../shared/Swatch';
 import { useAct } from '../shared/useAct';
 import { namesOf, useShelf } from '../shared/useShelf';
+import { useComputed } from '../shared/useComputed';
 
 /** A fill in the sticks, waxes and putties that are owned: its ground, and the lines drawn into it. */
 export function FillColour({ damage, tones }: { damage: Stored<'damage'>; tones: Tones }) {
@@ -63,11 +63,7 @@ function Mix({
   nameOf: (id: string) => string;
 }) {
   const input = { target: lab, colourants, ...FILL_MIX };
-  const { data, error } = useSWR<MixResult, Error>(
-    ['mix', JSON.stringify(input)],
-    async () => (await computeInWorker('colour.mix', input)) as MixResult,
-    { keepPreviousData: true, revalidateOnFocus: false },
-  );
+  const { data, error } = useComputed('colour.mix', input);
   const [chosen, setChosen] = useState(0);
   if (error) return <Notice kind="stop">{error.message}</Notice>;
   if (!data) return <Progress label={`Mixing for the ${label.toLowerCase()}`} fraction={0.5} />;
@@ -128,7 +124,7 @@ function Trial({
   const [trial, setTrial] = useState<Lab>();
   const take = (file: File): Promise<void> =>
     act(async () => {
-      setTrial((await fileTones(file, file.name)).mean);
+      setTrial((await call('fileTones', { file, name: file.name })).mean);
     });
   const next = trial ? nextDrop(trial, goal, colourants) : undefined;
   return (

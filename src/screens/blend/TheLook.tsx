@@ -5,7 +5,7 @@ import type { RepairView } from '@/core/job';
 import { figureAfter, type WantedCoats } from '@/core/pigment';
 import { describeSource } from '@/core/sources';
 import { CheckChips, Chips, Pixels, Section, Text } from '@/ui';
-import { lookAtRepair } from '@/worker';
+import { call } from '@/worker';
 import { useLive } from '../shared/useLive';
 
 const FROM: ViewFrom[] = ['close', 'armsLength', 'standing'];
@@ -27,7 +27,7 @@ export function TheLook({
   const [from, setFrom] = useState<ViewFrom>('armsLength');
   const on = laid.filter((w) => !off.includes(w.coat.id));
   const look = { figure: figureAfter(start, on), finestMm: resolvedMm(VIEWS[from].fromMm.value) };
-  const picture = useLive(JSON.stringify([repair, look]), () => lookAtRepair(repair, look));
+  const picture = useLive(JSON.stringify([repair, look]), () => call('repairLook', { repair, look }));
   return (
     <Section title="As it will look" help="The place on its face in the colour of the coats that are on.">
       {laid.length > 0 ? (

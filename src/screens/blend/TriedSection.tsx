@@ -13,7 +13,7 @@ import {
 } from '@/core/shelf';
 import { localNow, type Stored } from '@/records';
 import { Button, Chips, FilePick, Fold, Row, Text, TextField, useSay } from '@/ui';
-import { fileTones } from '@/worker';
+import { call } from '@/worker';
 import { Tone } from '../shared/Swatch';
 import { useAct } from '../shared/useAct';
 import { useChange } from '../shared/useChange';
@@ -95,7 +95,7 @@ export function TriedSection({
         accept="image/png,image/jpeg"
         onFile={(file) =>
           act(async () => {
-            const read = await fileTones(file, file.name);
+            const read = await call('fileTones', { file, name: file.name });
             await add('measured', read.mean, swatchDoubt(read, 'wood'));
           })
         }

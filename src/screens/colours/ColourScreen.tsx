@@ -5,7 +5,7 @@ import { CARRIERS, COLOUR_KINDS, learnedWords, STRENGTH_HELP, STRENGTH_LIMITS, r
 import { readColour } from '@/instruments';
 import { type Colour } from '@/records';
 import { Button, Chips, FilePick, Stepper, Text, TextField, useSay } from '@/ui';
-import { swatchTones } from '@/worker';
+import { call } from '@/worker';
 import { keepPhoto } from '../shared/keepPhoto';
 import { LinkRow } from '../shared/LinkRow';
 import { Missing } from '../shared/Missing';
@@ -41,7 +41,7 @@ export function ColourScreen() {
   const photo = (file: File): Promise<void> =>
     act(async () => {
       const { id: pictureId } = await keepPhoto(file);
-      const read = await swatchTones(pictureId);
+      const read = await call('swatchTones', { pictureId });
       const { lab, pictureId: before, general } = body;
       set({ pictureId, lab: read.mean });
       const doubt = swatchDoubt(read, 'product');

@@ -10,7 +10,7 @@ import {
   type Question,
 } from '@/records';
 import { Button, Chips, FilePick, Fold, LitCard, Notice, Progress, Section, Text, useSay } from '@/ui';
-import { previewBackup, takeBackup, takeBackupBack } from '@/worker';
+import { call } from '@/worker';
 import { useAct } from '../shared/useAct';
 import { useLong } from '../shared/useLong';
 
@@ -24,7 +24,7 @@ export function ReadInSection() {
   const open = (testOnly: boolean) => (file: File) => {
     setOpened(undefined);
     begin('Reading the file', async (options) =>
-      setOpened({ file, testOnly, preview: await previewBackup(file, file.name, options) }),
+      setOpened({ file, testOnly, preview: await call('previewBackup', { file, name: file.name }, options) }),
     );
   };
   return (
@@ -77,7 +77,11 @@ function Found({ file, preview, testOnly, onDone }: Opened & { onDone: () => voi
   const take = (): void =>
     begin('Reading it in', async (options) => {
       const at = { now: localNow(), device: deviceName() };
-      const taken = await takeBackup(file, preview.name, { fields, adrift, deleted, gone }, at, options);
+      const taken = await call(
+        'takeBackup',
+        { file, name: preview.name, choices: { fields, adrift, deleted, gone }, at },
+        options,
+      );
       await renewAfter(taken);
       onDone();
       say({
@@ -86,7 +90,7 @@ function Found({ file, preview, testOnly, onDone }: Opened & { onDone: () => voi
           label: 'Undo',
           run: () =>
             act(async () => {
-              await takeBackupBack(taken);
+              await call('takeBackupBack', { taken });
               await renewAfter(taken);
             }),
         },

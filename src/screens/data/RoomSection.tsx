@@ -12,7 +12,7 @@ import {
   renewKinds,
 } from '@/records';
 import { Button, Figure, Progress, Row, Section, Text, useSay } from '@/ui';
-import { roomInBrowser, thinPhotos, type Room } from '@/worker';
+import { call, type Room } from '@/worker';
 import { useAct } from '../shared/useAct';
 import { useLong } from '../shared/useLong';
 import { useBrowserStorage } from './useBrowserStorage';
@@ -24,7 +24,7 @@ export function RoomSection() {
   const act = useAct();
   const say = useSay();
   const [room, setRoom] = useState<Room>();
-  const look = (): void => begin('Counting', async (options) => setRoom(await roomInBrowser(options)));
+  const look = (): void => begin('Counting', async (options) => setRoom(await call('room', {}, options)));
   const promise = (): Promise<void> =>
     act(async () => {
       const promised = await ask();
@@ -46,7 +46,7 @@ export function RoomSection() {
     });
   const thin = (ids: string[]): void =>
     begin('Making photos smaller', async (options) => {
-      const gained = await thinPhotos(ids, deviceName(), options);
+      const gained = await call('thin', { pictures: ids, device: deviceName() }, options);
       await renewKinds(KINDS);
       setRoom(undefined);
       say({ text: `${formatBytes(gained)} were gained. Nothing is measured on these photos.` });

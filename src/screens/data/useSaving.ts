@@ -1,7 +1,7 @@
 import { downloadBlob, fileName } from '@/instruments';
 import { localNow, noteBackup, pendingTried } from '@/records';
 import { useSay } from '@/ui';
-import { saveBackup } from '@/worker';
+import { call } from '@/worker';
 import { useLong } from '../shared/useLong';
 
 /** Saves the whole shop, or one piece, to a file that was read back before anything is said of it. */
@@ -12,7 +12,7 @@ export function useSaving(only?: { id: string; name: string }) {
     begin(only ? 'Packing the piece' : 'Packing everything', async (options) => {
       await pendingTried();
       const now = localNow();
-      const { blob, manifest } = await saveBackup(now, only?.id, options);
+      const { blob, manifest } = await call('saveBackup', { savedAt: now, only: only?.id }, options);
       downloadBlob(blob, `rustic-lantern-${only ? `${fileName(only.name)}-` : ''}${now.slice(0, 10)}.zip`);
       if (!only) await noteBackup(now);
       const { piece, picture } = manifest.counts;

@@ -20,7 +20,7 @@ import {
 import { describeSource } from '@/core/sources';
 import { newId, type Stored } from '@/records';
 import { Button, Figure, FilePick, Notice, Progress, Section, Stepper, Text, TextField, useSay } from '@/ui';
-import { computeInWorker, fileTones, tonesOfPlace } from '@/worker';
+import { call } from '@/worker';
 import { EmptyShelf } from '../blend/EmptyShelf';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
@@ -32,6 +32,7 @@ import { useLatest } from '../shared/useLatest';
 import { usePieceView } from '../shared/usePiece';
 import { namesOf, useShelf } from '../shared/useShelf';
 import { Figures } from '../special/parts';
+import { useComputed } from '../shared/useComputed';
 
 type Part = { id: string; name: string; lab: Lab };
 
@@ -55,7 +56,9 @@ function useFaceColours(faces: readonly Stored<'face'>[]): { parts: Part[]; load
   const { data, isLoading } = useSWR<Part[]>(key, async () => {
     const read = await Promise.all(
       seen.map(async ({ id, name, view, outline }): Promise<Part[]> => {
-        const tones = await tonesOfPlace(view, outline, outline).catch(() => undefined);
+        const tones = await call('tonesWithin', { view, place: outline, face: outline }).catch(
+          () => undefined,
+        );
         return tones ? [{ id, name, lab: tones.mean }] : [];
       }),
     );
@@ -79,17 +82,13 @@ export function EvenScreen() {
   const own = piece?.body.evenParts ?? [];
   const parts = [...fromFaces, ...own.map((p, i): Part => ({ id: `photo${i + 1}`, ...p }))];
   const input = evenInput(parts, shelf, fit, within);
-  const { data: plan, error } = useSWR<EvenPlan, Error>(
-    input ? ['even', JSON.stringify(input)] : null,
-    async () => (await computeInWorker('colour.even', input)) as EvenPlan,
-    { keepPreviousData: true, revalidateOnFocus: false, shouldRetryOnError: false },
-  );
+  const { data: plan, error } = useComputed('colour.even', input);
   const undo = useLatest((ownSteps: OwnStep[]) => change(piece, { ownSteps }));
   const put = useLatest((evenParts: typeof own) => change(piece, { evenParts }));
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
   const add = (file: File): Promise<void> =>
     act(async () => {
-      const { mean } = await fileTones(file, file.name);
+      const { mean } = await call('fileTones', { file, name: file.name });
       await put.current([...own, { name: name.trim() || `Part ${own.length + 1}`, lab: mean }]);
       setName('');
     });

@@ -20,7 +20,7 @@ import {
   Stepper,
   Text,
 } from '@/ui';
-import { designOutlines, traceInPhoto } from '@/worker';
+import { call } from '@/worker';
 import { useLong } from '../shared/useLong';
 import { useUnits } from '../shared/useUnits';
 
@@ -52,16 +52,19 @@ export function OutlineSection({
       const pictureId = face.body.picture?.id;
       const tracing = pictureId ? tracingOf(survey.board, pictureId, survey.outline) : undefined;
       const traced = tracing
-        ? await traceInPhoto(
-            tracing.view,
-            tracing.damage,
-            input.marginMm,
-            PATCH_DEFAULTS.slantDeg.value,
+        ? await call(
+            'trace',
+            {
+              view: tracing.view,
+              damage: tracing.damage,
+              marginMm: input.marginMm,
+              slantDeg: PATCH_DEFAULTS.slantDeg.value,
+            },
             options,
           )
         : undefined;
       const onFace = tracing && traced && { outline: traced.outline.map(tracing.out), onLine: traced.onLine };
-      const { ranked } = await designOutlines({ ...input, ...(onFace ? { traced: onFace } : {}) }, options);
+      const { ranked } = await call('design', { ...input, ...(onFace ? { traced: onFace } : {}) }, options);
       setFound(ranked);
     });
   const take = ({ shape, slantDeg, patch: { outline } }: Design): void =>

@@ -12,7 +12,7 @@ import {
 } from '@/core/job';
 import { usePicture } from '@/records';
 import { Button, Canvas, materials, Notice, Pixels, Text } from '@/ui';
-import { lookAtSpot } from '@/worker';
+import { call } from '@/worker';
 import { useDraft } from '../shared/FaceBoard';
 import { useLive } from '../shared/useLive';
 import { useUnits } from '../shared/useUnits';
@@ -34,7 +34,7 @@ export function SpotByHand({
   const url = usePictureUrl(search.sheet.pictureId);
   const { value: at, drag, drop } = useDraft<Spot>(start, onPlace);
   // The search is a new object at every render; as text it is the same.
-  const picture = useLive(JSON.stringify([search, at, toned]), () => lookAtSpot(search, at, toned));
+  const picture = useLive(JSON.stringify([search, at, toned]), () => call('spotLook', { search, at, toned }));
   const { picture: photo } = usePicture(search.sheet.pictureId);
   const { wideMm } = search.sheet;
   if (!photo) return null;

@@ -19,7 +19,7 @@ import {
   Section,
   Text,
 } from '@/ui';
-import { findSpots, type FoundSpots } from '@/worker';
+import { call, type FoundSpots } from '@/worker';
 import { useChange } from '../shared/useChange';
 import { SpotByHand } from './SpotByHand';
 import { useLong } from '../shared/useLong';
@@ -86,7 +86,7 @@ export function SpotSection({
           label={found ? 'Look again' : 'Find the best spot'}
           onPress={() =>
             begin('Comparing every place of the sheet', async (options) =>
-              setFound(await findSpots(search, options)),
+              setFound(await call('spots', search, options)),
             )
           }
         />

@@ -4,7 +4,7 @@ import type { Bar, Front } from '@/core/front';
 import { useChanges } from '@/records/changes';
 import { planningTime } from '@/records/clock';
 import { showFront, useFront } from '@/records/front';
-import { planDays, planFront } from '@/worker';
+import { call } from '@/worker';
 import { problemOf, type Problem } from '../shared/Trouble';
 
 export type FrontNow = { front: Front; loading: boolean; problem?: Problem };
@@ -20,13 +20,13 @@ const ONCE = { shouldRetryOnError: false, revalidateOnFocus: false } as const;
 export function useFrontNow(withDays: boolean): FrontNow {
   const changes = useChanges();
   const { front, loading } = useFront();
-  const pieces = useSWR<Front, Error>(['front', changes], () => planFront(), ONCE);
+  const pieces = useSWR<Front, Error>(['front', changes], () => call('front', {}), ONCE);
   const at = planningTime();
   // Whether a piece is ready on the day it is wanted is asked of the days too.
   const wanted = pieces.data?.pieces.some((p) => p.deadline !== undefined && p.rest === undefined) ?? false;
   const days = useSWR<Bar[], Error>(
     (withDays || wanted) && pieces.data ? ['front-days', at, changes] : null,
-    () => planDays(at),
+    () => call('days', { at }),
     ONCE,
   );
   const made = useMemo(

@@ -6,7 +6,7 @@ import { distance } from '@/core/geometry';
 import { clampById, outgrown, placeOf, type ClampId, type PlacedLayout } from '@/core/press';
 import type { GlueChoice, Shop } from '@/records';
 import { Button, Chips, Notice, Progress, Section, Stepper, Text } from '@/ui';
-import { computeInWorker } from '@/worker';
+import { compute } from '@/worker';
 import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
 import { withClamp } from '@/core/job';
@@ -102,10 +102,10 @@ export function ArrangeSection({ plan, frame, shop, byHand, onByHand, onChange }
       setMade(undefined);
       setProblem(undefined);
       try {
-        const found = (await computeInWorker('press.arrange', arrangeInput(plan, frame, shop), {
+        const found = await compute('press.arrange', arrangeInput(plan, frame, shop), {
           signal: job.signal,
           onProgress: setFraction,
-        })) as Arranged;
+        });
         setMade(found);
         if (!found.kept)
           onChange({

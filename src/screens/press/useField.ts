@@ -1,11 +1,10 @@
-import useSWR from 'swr';
 import type { FieldInput, PressField } from '@/core/field';
 import { bedOf, CAUL_MODULUS, COMMON_BOARD_MM, PLATEN_MODULUS, PLATEN_POISSON, type Bed } from '@/core/stack';
 import { boundingBox, intersectionOf, rotate, type Point, type Polygon } from '@/core/geometry';
 import { caulUnder } from '@/core/press';
 import type { Face } from '@/records';
-import { computeInWorker } from '@/worker';
 import { type PressPlan } from '@/core/job';
+import { useComputed } from '../shared/useComputed';
 
 /** Cells across the shorter side of the platen. */
 const CELLS = 26;
@@ -86,10 +85,6 @@ export const onFace = ({ originMm, directionDeg }: FieldFrame, [x, y]: Point): P
 
 /** The pressure under the platen, worked out in the worker whenever the layout changes. */
 export function useField(frame: FieldFrame | undefined): { field?: PressField; problem?: string } {
-  const { data, error } = useSWR<PressField, Error>(
-    frame ? ['press.field', JSON.stringify(frame.input)] : null,
-    async () => (await computeInWorker('press.field', frame?.input)) as PressField,
-    { keepPreviousData: true, shouldRetryOnError: false },
-  );
+  const { data, error } = useComputed('press.field', frame?.input);
   return { ...(data ? { field: data } : {}), ...(error ? { problem: error.message } : {}) };
 }

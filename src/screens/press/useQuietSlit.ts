@@ -2,7 +2,7 @@ import useSWR from 'swr';
 import type { Point } from '@/core/geometry';
 import type { QuietSlit } from '@/core/glueup';
 import type { Face } from '@/records';
-import { quietSlitInPhoto } from '@/worker';
+import { call } from '@/worker';
 import { closeViewOf, type Surveyed } from '@/core/job';
 
 /** Where the photo shows the calmest place to slit a blister; nothing without a photo. */
@@ -13,11 +13,7 @@ export function useQuietSlit(survey: Surveyed, face: Face, wanted: boolean): Qui
   const { data } = useSWR<QuietSlit | undefined, Error>(key, async () => {
     const { view, origin } = closeViewOf(board, pictureId ?? '', outline);
     const [left, top] = origin;
-    return quietSlitInPhoto(
-      view,
-      outline.map(([x, y]): Point => [x - left, y - top]),
-      grainDeg,
-    );
+    return call('quietSlit', { view, loose: outline.map(([x, y]): Point => [x - left, y - top]), grainDeg });
   });
   return data;
 }

@@ -6,7 +6,7 @@ import { UNCALIBRATED, type CalibrationCard } from '@/core/sight';
 import { describeSource } from '@/core/sources';
 import { createPicture, INSET_CORNERS, usePicture } from '@/records';
 import { Button, Canvas, Chips, Fold, materials, Progress, Text, useSay } from '@/ui';
-import { calibratePhoto, evenPhoto } from '@/worker';
+import { call } from '@/worker';
 import type { KeptPhoto } from './keepPhoto';
 import { useLatest } from './useLatest';
 import { useLong } from './useLong';
@@ -43,7 +43,7 @@ export function CalibrateFold({
   const run = (): void =>
     begin('Setting its colours right', async () => {
       const at = [...corners];
-      const { words, ...made } = what === 'even' ? await evenPhoto(pictureId, at) : await calibratePhoto(pictureId, what, at); // prettier-ignore
+      const { words, ...made } = what === 'even' ? await call('evenLight', { pictureId, within: at }) : await call('calibrate', { pictureId, card: what, corners: at }); // prettier-ignore
       const id = await createPicture({ ...picture, ...made });
       if (!(await put.current({ id, widthPx: made.widthPx, heightPx: made.heightPx }))) return;
       say({

@@ -1,5 +1,5 @@
 import { createPicture } from '@/records';
-import { storePicture } from '@/worker';
+import { call } from '@/worker';
 
 /** A photo with the size at which it is kept. */
 export type KeptPhoto = { id: string; widthPx: number; heightPx: number };
@@ -12,7 +12,7 @@ const MOST_NAME = 200;
  * @throws RangeError for what is no picture; StoreError when the store refuses it
  */
 export async function keepPhoto(file: File): Promise<KeptPhoto> {
-  const { jpeg, widthPx, heightPx } = await storePicture(file, file.name);
+  const { jpeg, widthPx, heightPx } = await call('storePicture', { file, name: file.name });
   const id = await createPicture({ name: file.name.slice(0, MOST_NAME), jpeg, widthPx, heightPx });
   return { id, widthPx, heightPx };
 }

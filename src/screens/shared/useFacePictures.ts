@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { boardOf, viewOf } from '@/core/job';
-import { rectifyFace } from '@/worker';
+import { call } from '@/worker';
 import { useAct } from './useAct';
 import type { PieceView } from './usePiece';
 
@@ -23,7 +23,7 @@ export function useFacePictures(view: PieceView): {
       const pictureId = face.body.picture?.id;
       if (!board.ok || !pictureId) continue;
       // A photo that is gone or cannot be opened is left out; the drawing of the face stands without it.
-      const blob = await rectifyFace(viewOf(board.value, pictureId)).catch(() => undefined);
+      const blob = await call('rectify', { view: viewOf(board.value, pictureId) }).catch(() => undefined);
       if (blob) drawn.set(face.id, new Uint8Array(await blob.arrayBuffer()));
     }
     return drawn;

@@ -1,8 +1,7 @@
-import useSWR from 'swr';
 import type { Fit } from '@/core/pigment';
 import { learningFrom, type OnShelf } from '@/core/shelf';
 import { useList, type Stored } from '@/records';
-import { computeInWorker } from '@/worker';
+import { useComputed } from './useComputed';
 
 /** The colour shelf, its test boards, and what they have taught; that comes from the worker. */
 export function useShelf(): {
@@ -14,11 +13,7 @@ export function useShelf(): {
   const { records: shelf, loading } = useList('colour');
   const { records: boards } = useList('board');
   const input = learningFrom(shelf, boards);
-  const key = input.products.length > 0 ? ['colour fit', JSON.stringify(input)] : null;
-  const { data } = useSWR<Fit, Error>(key, async () => (await computeInWorker('colour.fit', input)) as Fit, {
-    keepPreviousData: true,
-    revalidateOnFocus: false,
-  });
+  const { data } = useComputed('colour.fit', input.products.length > 0 ? input : undefined);
   return { shelf, boards, fit: data, loading };
 }
 

@@ -4,14 +4,7 @@ import type { Tones } from '@/core/colour';
 import { surroundingsOf, viewOf, type Board, type Carded, type FaceView, type Repair } from '@/core/job';
 import { useList, usePicture, type Stored } from '@/records';
 import type { WoodCard } from '@/core/veneer';
-import {
-  readCardAround,
-  readWoodCard,
-  rectifyFace,
-  swatchTones,
-  tonesAroundDamage,
-  tonesOfPlace,
-} from '@/worker';
+import { call } from '@/worker';
 
 /** A picture as something an image can show; let go of when it is no longer shown. */
 export function usePictureUrl(id: string | undefined): string | undefined {
@@ -45,10 +38,14 @@ export function useBoardPicture(board: Board | undefined, pictureId: string | un
     const view: FaceView = JSON.parse(key);
     const controller = new AbortController();
     stop.current = controller;
-    rectifyFace(view, {
-      signal: controller.signal,
-      onProgress: (fraction) => setJob((j) => (controller.signal.aborted ? j : { key, fraction })),
-    }).then(
+    call(
+      'rectify',
+      { view },
+      {
+        signal: controller.signal,
+        onProgress: (fraction) => setJob((j) => (controller.signal.aborted ? j : { key, fraction })),
+      },
+    ).then(
       (blob) => {
         const url = URL.createObjectURL(blob);
         keepDrawn(key, url);
@@ -83,7 +80,7 @@ export function useStockTones(): { tones: ReadonlyMap<string, Tones>; photos: st
     const entries = await Promise.all(
       withPicture.map(async (v): Promise<[string, Tones]> => [
         v.id,
-        await swatchTones(v.body.pictureId ?? ''),
+        await call('swatchTones', { pictureId: v.body.pictureId ?? '' }),
       ]),
     );
     return new Map(entries);
@@ -111,7 +108,12 @@ async function readOldTones(
   const around = surroundings(damage, face, onFace);
   if (!pictureId || !around.ok) return undefined;
   const { board, outline, others } = around.value;
-  return tonesAroundDamage(viewOf(board, pictureId), outline, others, board.plane.outline);
+  return call('tonesAround', {
+    view: viewOf(board, pictureId),
+    damage: outline,
+    others,
+    face: board.plane.outline,
+  });
 }
 
 /** The colour a repair shall have: what was chosen, or that of the sound wood around it. */
@@ -149,7 +151,12 @@ export function useOldCard(
   const key = place && pictureId ? ['old-card', pictureId, JSON.stringify(place)] : null;
   const { data, error, isLoading } = useSWR<WoodCard | undefined, Error>(key, () =>
     place && pictureId
-      ? readCardAround(viewOf(place.board, pictureId), place.outline, place.others, place.board.plane.outline)
+      ? call('cardAround', {
+          view: viewOf(place.board, pictureId),
+          damage: place.outline,
+          others: place.others,
+          face: place.board.plane.outline,
+        })
       : Promise.resolve(undefined),
   );
   return {
@@ -173,7 +180,7 @@ export function useOldCards(
     const read = await Promise.all(
       seen.map(async ({ id, pictureId, place }): Promise<[string, WoodCard][]> => {
         const { board, outline, others } = place;
-        const card = await readCardAround(viewOf(board, pictureId), outline, others, board.plane.outline).catch(() => undefined); // prettier-ignore
+        const card = await call('cardAround', { view: viewOf(board, pictureId), damage: outline, others, face: board.plane.outline }).catch(() => undefined); // prettier-ignore
         return card ? [[id, card]] : [];
       }),
     );
@@ -194,8 +201,10 @@ export function useStockCards(): { stock: Carded[]; loading: boolean } {
       pictured.map(async ({ id, body }): Promise<[string, Omit<Carded, 'veneer'>][]> => {
         const { pictureId = '', wipedPictureId, photoWideMm, alongMm } = body;
         const [card, wiped] = await Promise.all([
-          readWoodCard(pictureId, photoWideMm ?? alongMm).catch(() => undefined),
-          wipedPictureId ? swatchTones(wipedPictureId).catch(() => undefined) : undefined,
+          call('woodCard', { pictureId, wideMm: photoWideMm ?? alongMm }).catch(() => undefined),
+          wipedPictureId
+            ? call('swatchTones', { pictureId: wipedPictureId }).catch(() => undefined)
+            : undefined,
         ]);
         return card ? [[id, { card, ...(wiped ? { wiped } : {}) }]] : [];
       }),
@@ -222,7 +231,11 @@ export function usePlaceTones(
       : null;
   const { data, error, isLoading } = useSWR<Tones | undefined, Error>(key, () =>
     place && pictureId
-      ? tonesOfPlace(viewOf(place.board, pictureId), place.outline, place.board.plane.outline)
+      ? call('tonesWithin', {
+          view: viewOf(place.board, pictureId),
+          place: place.outline,
+          face: place.board.plane.outline,
+        })
       : Promise.resolve(undefined),
   );
   return {
@@ -236,7 +249,7 @@ export function usePlaceTones(
 export function useWoodCard(pictureId: string | undefined, wideMm: number | undefined): WoodCard | undefined {
   const { data } = useSWR<WoodCard, Error>(
     pictureId && wideMm !== undefined ? ['wood card', pictureId, wideMm] : null,
-    () => readWoodCard(pictureId ?? '', wideMm ?? 1),
+    () => call('woodCard', { pictureId: pictureId ?? '', wideMm: wideMm ?? 1 }),
     { shouldRetryOnError: false, revalidateOnFocus: false },
   );
   return data;

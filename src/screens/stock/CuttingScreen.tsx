@@ -8,7 +8,7 @@ import { CUT_GAP_MM, MOST_SPARES, NEST_SOURCE } from '@/core/nest';
 import { describeSource } from '@/core/sources';
 import { changeShop, useChanges, useList, useShop, type Stored } from '@/records';
 import { Button, Figure, materials, Notice, Progress, Row, Section, Stepper, Text, useSay } from '@/ui';
-import { planCutting, type CuttingPlan } from '@/worker';
+import { call, type CuttingPlan } from '@/worker';
 import { LinkRow } from '../shared/LinkRow';
 import { Page } from '../shared/Page';
 import { useAct } from '../shared/useAct';
@@ -23,7 +23,7 @@ function useCutting(): { plan?: CuttingPlan; loading: boolean; problem?: Problem
   const changes = useChanges();
   const { data, error, isLoading, mutate } = useSWR<CuttingPlan, Error>(
     ['cutting', changes],
-    () => planCutting({}),
+    () => call('cutting', {}),
     {
       keepPreviousData: true,
       shouldRetryOnError: false,

@@ -3,7 +3,7 @@ import { gapViewOf, type Repair } from '@/core/job';
 import { GAPS_SOURCE, gapsWords } from '@/core/sight';
 import { describeSource } from '@/core/sources';
 import { Button, Text, useSay } from '@/ui';
-import { gapsInPhoto } from '@/worker';
+import { call } from '@/worker';
 import { useKeepAll } from '../shared/kept';
 import { useAct } from '../shared/useAct';
 import { useUnits } from '../shared/useUnits';
@@ -18,7 +18,7 @@ export function ReadGaps({ repair, fields }: { repair: Repair; fields: readonly 
   if (!place) return null;
   const read = (): Promise<void> =>
     act(async () => {
-      const found = await gapsInPhoto(place.view, place.line, fields.length);
+      const found = await call('gaps', { view: place.view, line: place.line, stations: fields.length });
       const undo = found.seen
         ? keep(Object.fromEntries(fields.map((f, i) => [f, Number((found.gapsMm[i] ?? 0).toFixed(2))])))
         : undefined;

@@ -4,7 +4,7 @@ import type { Point } from '@/core/geometry';
 import { KNOWN_SOURCE, knownWords, qualityWords, type KnownThing, type PhotoQuality } from '@/core/sight';
 import { describeSource } from '@/core/sources';
 import { Button, Notice, Progress, Text, useSay } from '@/ui';
-import { findKnownThing, readQuality } from '@/worker';
+import { call } from '@/worker';
 import { useLatest } from '../shared/useLatest';
 import { useLong } from '../shared/useLong';
 
@@ -23,7 +23,7 @@ export function FindCorners({
   const { going, cancel, begin } = useLong();
   const { data: quality } = useSWR<PhotoQuality, Error>(
     ['photo quality', pictureId],
-    () => readQuality(pictureId),
+    () => call('quality', { pictureId }),
     {
       revalidateOnFocus: false,
       shouldRetryOnError: false,
@@ -34,7 +34,7 @@ export function FindCorners({
   const put = useLatest(onFound);
   const find = (near: Point[] | undefined): void =>
     begin('Looking for straight edges', async (options) => {
-      const found = await findKnownThing(pictureId, object, near, options);
+      const found = await call('known', { pictureId, object, near }, options);
       const moved = found.corners.length === 4;
       if (moved) await onFound(found.corners);
       say({

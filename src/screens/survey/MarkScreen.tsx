@@ -33,7 +33,7 @@ import { PointFields, SizeFields } from './MarkFields';
 import { boardOf, damageLabel, isMarked, markMm, outlineMm, surveyed, viewOf, type Board } from '@/core/job';
 import { proposalWords, REGION_SOURCE } from '@/core/sight';
 import { describeSource } from '@/core/sources';
-import { regionInPhoto } from '@/worker';
+import { call } from '@/worker';
 import { MarkFigures } from './MarkFigures';
 import { PutOnFace } from './PutOnFace';
 import { SnapCrack } from './SnapCrack';
@@ -108,7 +108,7 @@ export function MarkScreen() {
     }
     if (proposing && pictureId) {
       act(async () => {
-        const outline = await regionInPhoto(viewOf(board, pictureId), spot.at);
+        const outline = await call('region', { view: viewOf(board, pictureId), at: spot.at });
         setProposing(false);
         if (outline.length >= 3) putMm({ tool: 'area', outline });
         say({ text: proposalWords(outline.length) });

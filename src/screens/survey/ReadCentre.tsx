@@ -2,7 +2,7 @@ import type { Point } from '@/core/geometry';
 import { viewOf, type Board } from '@/core/job';
 import { centreWords } from '@/core/veneer';
 import { Button, useSay } from '@/ui';
-import { centreInPhoto } from '@/worker';
+import { call } from '@/worker';
 import { useAct } from '../shared/useAct';
 import { useLatest } from '../shared/useLatest';
 
@@ -26,7 +26,7 @@ export function ReadCentre({
   if (!pictureId) return null;
   const read = (): Promise<void> =>
     act(async () => {
-      const found = await centreInPhoto(viewOf(board, pictureId), board.plane.outline);
+      const found = await call('centre', { view: viewOf(board, pictureId), within: board.plane.outline });
       await put.current(found.at);
       say({ text: centreWords(found), action: { label: 'Undo', run: () => void put.current(now) } });
     });

@@ -4,7 +4,7 @@ import { viewOf, type Board } from '@/core/job';
 import { describeSource } from '@/core/sources';
 import { GRAIN_SOURCE, grainWords } from '@/core/veneer';
 import { Button, Text, useSay } from '@/ui';
-import { grainInPhoto } from '@/worker';
+import { call } from '@/worker';
 import { useLatest } from '../shared/useLatest';
 import { useAct } from '../shared/useAct';
 
@@ -31,7 +31,7 @@ export function ReadGrain({
   if (!pictureId) return null;
   const read = (): Promise<void> =>
     act(async () => {
-      const found = await grainInPhoto(viewOf(board, pictureId), within);
+      const found = await call('grain', { view: viewOf(board, pictureId), within });
       await onPut(found.degrees);
       say({ text: grainWords(found), action: { label: 'Undo', run: () => void put.current(now) } });
     });

@@ -2,7 +2,7 @@ import type { Point } from '@/core/geometry';
 import { strokeViewOf, type Board } from '@/core/job';
 import { crackWords } from '@/core/sight';
 import { Button, useSay } from '@/ui';
-import { crackInPhoto } from '@/worker';
+import { call } from '@/worker';
 import { useAct } from '../shared/useAct';
 import { useLatest } from '../shared/useLatest';
 
@@ -26,7 +26,7 @@ export function SnapCrack({
   const snap = (): Promise<void> =>
     act(async () => {
       const { view, line, out } = strokeViewOf(board, pictureId, points);
-      const found = await crackInPhoto(view, line);
+      const found = await call('crack', { view, line });
       if (!found.seen) return say({ text: crackWords(false) });
       onPoints(found.line.map(out));
       say({ text: crackWords(true), action: { label: 'Undo', run: () => put.current([...points]) } });

@@ -2,11 +2,9 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Circle, G, Line, Polygon as SvgPolygon } from 'react-native-svg';
-import useSWR from 'swr';
 import { contains, type Point } from '@/core/geometry';
 import type { TapMap } from '@/core/tapping';
 import { Button, Figure, materials, Notice, Text } from '@/ui';
-import { computeInWorker } from '@/worker';
 import { FaceBoard, inPicture, onFaceMm } from '../shared/FaceBoard';
 import { problemOf, Trouble, type Problem } from '../shared/Trouble';
 import { Missing } from '../shared/Missing';
@@ -18,6 +16,7 @@ import { useUnits } from '../shared/useUnits';
 import { EarPanel } from './EarPanel';
 import { useEar } from './useEar';
 import { boardOf, damageLabel, outlineMm, type Board } from '@/core/job';
+import { useComputed } from '../shared/useComputed';
 
 type PlacedTap = { x: number; y: number; hollow: boolean };
 
@@ -27,11 +26,7 @@ function useTapMap(
   taps: PlacedTap[],
 ): { map?: TapMap; problem?: Problem; behind: boolean } {
   const input = board ? { outline: board.plane.outline, taps } : undefined;
-  const { data, error, isValidating, mutate } = useSWR<TapMap, Error>(
-    input ? ['tapmap', JSON.stringify(input)] : null,
-    async () => (await computeInWorker('damage.tapmap', input)) as TapMap,
-    { keepPreviousData: true, shouldRetryOnError: false },
-  );
+  const { data, error, isValidating, mutate } = useComputed('damage.tapmap', input);
   // The map of the taps before stays in sight while the new one is worked out.
   return {
     ...(data ? { map: data } : {}),

@@ -5,14 +5,14 @@ import { frameOf } from '@/core/job';
 import { CATCH, caught, type PhotoCorner } from '@/core/sight';
 import type { Stored } from '@/records';
 import type { CanvasProps } from '@/ui';
-import { cornersInPhoto } from '@/worker';
+import { call } from '@/worker';
 
 /** Lets a handle that is dragged over a face's photo lie down on a corner seen in it. Places are pixels of the photo. */
 export function useCornersToCatch(face: Stored<'face'> | undefined): CanvasProps['catchOn'] {
   const pictureId = face?.body.picture?.id;
   const { data: corners } = useSWR<PhotoCorner[], Error>(
     pictureId ? ['corners of a photo', pictureId] : null,
-    () => cornersInPhoto(pictureId ?? ''),
+    () => call('corners', { pictureId: pictureId ?? '' }),
     { revalidateOnFocus: false, shouldRetryOnError: false },
   );
   return useMemo(() => {
