@@ -47,6 +47,9 @@ const SOLID_GRITS: Record<'paint' | 'clear', readonly number[]> = {
 /** Conserved wood is not sanded to bright wood, and paper rounds off carving: the raised fibres are taken off and no more. */
 const FIBRES_ONLY: readonly number[] = [220];
 
+/** Coats of one finish follow each other. @param nth from 1 */
+export type Coat = { finish: FinishGoal; nth: number };
+
 /** Words of a pass, before its faces, its size and its amounts are known. */
 export type Pass = {
   key: string;
@@ -62,6 +65,10 @@ export type Pass = {
   learns?: string;
   spends?: (faces: readonly FaceWork[]) => Spent[];
   aka?: string;
+  /** Which coat of which finish it is. */
+  coat?: Coat;
+  /** It sands the faces themselves. */
+  sands?: true;
 };
 
 /** Of several faces the one that asks for most care: old paint before anything else. */
@@ -227,6 +234,7 @@ function sanding(faces: readonly FaceWork[], ways: Ways, held: RiskySurface): Pa
     return {
       key: `sand.${grits}`,
       aka: 'sand',
+      sands: true,
       phase: 'level',
       title: 'Sand the face',
       detail: `By hand with ${list.map((g) => `P${g}`).join(', ')} (ISO 6344), ${how}; edges with the last grit only.`,
@@ -262,6 +270,7 @@ function coating(
       return {
         key: `coat${i + 1}.${goal}`,
         aka: `coat${i + 1}`,
+        coat: { finish: goal, nth: i + 1 },
         phase: 'topCoat',
         title: `${coats.title}, coat ${i + 1} of ${coats.count.value}`,
         detail: `${coats.detail}${masked}`,

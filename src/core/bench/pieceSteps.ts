@@ -18,7 +18,7 @@ export type PieceStep = Step & {
   spends?: Spent[];
   /** The name under which an earlier plan had it: what was ticked off then stays done. */
   aka?: string;
-};
+} & Pick<Pass, 'coat' | 'sands'>;
 
 /** What has to come off: parts in the order in which they do, and minutes of opening their joints. */
 export type ApartWork = { parts: readonly string[]; minutes: number };
@@ -100,7 +100,7 @@ export function pieceSteps({
 }
 
 function pieceStep(
-  { key, phase, title, detail, work, passes, faces, wait, deeds, surface, learns, spends }: Pass,
+  { key, phase, title, detail, work, passes, faces, wait, deeds, surface, learns, spends, coat, sands }: Pass,
   part: string,
   all: readonly FaceWork[],
   aka: string | undefined,
@@ -125,5 +125,7 @@ function pieceStep(
     ...(part ? { part } : {}),
     ...(spends ? { spends: spends(faces) } : {}),
     ...(aka ? { aka } : {}),
+    ...(coat ? { coat } : {}),
+    ...(sands ? { sands } : {}),
   };
 }

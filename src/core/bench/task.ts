@@ -1,6 +1,7 @@
 import type { MethodId, PhaseId } from '../catalogue';
 import type { CautionId } from '../safety';
 import type { Spent } from './bySize';
+import type { Coat } from './passes';
 
 /** A step of a piece as the bench has it. */
 export type BenchTask = {
@@ -32,6 +33,10 @@ export type BenchTask = {
   main?: MethodId;
   /** What it uses up, beside glue. */
   spends?: Spent[];
+  /** Which coat of which finish it is. */
+  coat?: Coat;
+  /** It sands whole faces. */
+  sands?: true;
   /** The name under which an earlier plan had it: what was ticked off then stays done. */
   aka?: string;
 };

@@ -63,7 +63,7 @@ type Shown = {
 };
 
 function taskOf(
-  step: Pick<PieceStep, 'range' | 'spends'> & WorkedStep,
+  step: Pick<PieceStep, 'range' | 'spends' | 'coat' | 'sands'> & WorkedStep,
   { id, after, aka, label, main, proposed, places, faces, part }: Shown,
   surface: RiskySurface,
   learned: Learned,
@@ -103,6 +103,8 @@ function taskOf(
     ...(faces && faces.length > 0 ? { faces } : {}),
     ...(part ? { part } : {}),
     ...(step.spends ? { spends: step.spends } : {}),
+    ...(step.coat ? { coat: step.coat } : {}),
+    ...(step.sands ? { sands: step.sands } : {}),
     ...(aka === undefined ? {} : { aka }),
   };
 }
@@ -131,29 +133,20 @@ const stepInRound = (step: WorkedStep, round: number): WorkedStep => ({
   ...(step.after ? { after: step.after.map((k) => inRound(k, round)) } : {}),
 });
 
-/** Of a coat: its finish and part, and which coat it is. */
-const COAT = /^(.*)\/coat(\d+)([^~]*)(~\d+)?$/;
-
 /** Coats of one finish follow each other, and whole faces are sanded when their patches are level. */
 function tied(tasks: readonly BenchTask[]): BenchTask[] {
-  const coats = tasks.flatMap((t) => {
-    const [, piece, nth, finish] = COAT.exec(t.id) ?? [];
-    return nth === undefined ? [] : [{ id: t.id, kind: `${piece}/${finish}`, nth: Number(nth) }];
-  });
-  const levelled = tasks.filter((t) => t.phase === 'level' && !isSanding(t));
+  const levelled = tasks.filter((t) => t.phase === 'level' && !t.sands);
   return tasks.map((t) => {
-    const coat = coats.find((c) => c.id === t.id);
+    const { coat } = t;
     if (coat) {
-      const before = coats.filter((c) => c.kind === coat.kind && c.nth === coat.nth - 1).map((c) => c.id);
-      return { ...t, after: [...t.after, ...before] };
+      const before = tasks.filter((o) => o.coat?.finish === coat.finish && o.coat.nth === coat.nth - 1 && o.part === t.part); // prettier-ignore
+      return { ...t, after: [...t.after, ...before.map((o) => o.id)] };
     }
-    if (!isSanding(t)) return t;
+    if (!t.sands) return t;
     const own = levelled.filter((o) => !o.faces || o.faces.some((f) => t.faces?.includes(f)));
     return { ...t, after: [...t.after, ...own.map((o) => o.id)] };
   });
 }
-
-const isSanding = ({ id, phase }: BenchTask): boolean => phase === 'level' && /\/sand[^/]*$/.test(id);
 
 /**
  * All steps of a piece in the order of work, its repairs and its faces. Each waits for the steps of its own repair that come
