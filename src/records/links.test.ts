@@ -17,7 +17,7 @@ const tones = { ground: tone, mean: tone, line: tone, coherence: 0.5, pixels: 10
 
 /** A record of every kind that points at others, with every place in which it can. */
 const FULL: AnyStored[] = [
-  record('piece', { ...newPiece('Chest', NOW), photos: [photo('x1'), photo('x2')], parts: [part('a', 'x3'), part('b', 'x1')] }),
+  record('piece', { ...newPiece('Chest', NOW), photos: [photo('x1'), photo('x2')], parts: [part('a', 'x3'), part('b', 'x1')], ownSteps: [{ id: 'a', phase: 'blend', title: 'Even out', detail: '', attendedMin: 10, waitMin: 30, faceId: 'f', lays: { colourId: 'c1', on: [{ faceId: 'g', coats: 2 }] } }] }),
   record('face', { ...newFace('p', 'Top'), picture: { id: 'x1', widthPx: 4, heightPx: 4 }, photos: [photo('x2'), photo('x3')] }),
   record('damage', { ...newDamage('p', 'f', 1, 'gouge'), patch: { veneerId: 'v' }, coats: [{ colourId: 'c1', coats: 2 }], mixes: { ground: [{ colourId: 'c2', parts: 1 }] }, aim: { from: 'points', label: 'Side', tones, faceId: 'g' } }),
   record('veneer', { name: 'Ash', species: 'ash', thicknessMm: 0.6, alongMm: 300, acrossMm: 90, note: '', pictureId: 'x1', wipedPictureId: 'x2' }),

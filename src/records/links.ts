@@ -75,6 +75,20 @@ const LINKS: { [K in Kind]: readonly Row<Bodies[K]>[] } = {
           return spot ? only(spot.pictureId, (id) => void (spot.pictureId = id), () => void delete part.spot) : []; // prettier-ignore
         }),
     },
+    // A step that was written down for a face keeps its words without it.
+    {
+      field: 'ownSteps',
+      kind: 'face',
+      hold: 'names',
+      slots: ({ ownSteps = [] }) =>
+        ownSteps.flatMap(({ faceId, lays }) => [faceId, ...(lays?.on ?? []).map((o) => o.faceId)].flatMap((id) => only(id))), // prettier-ignore
+    },
+    {
+      field: 'ownSteps',
+      kind: 'colour',
+      hold: 'names',
+      slots: ({ ownSteps = [] }) => ownSteps.flatMap(({ lays }) => only(lays?.colourId)),
+    },
   ],
   face: [
     ownPiece,

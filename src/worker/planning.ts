@@ -43,16 +43,18 @@ const doneSteps = (log: readonly Stored<'log'>[]): DoneStep[] =>
 const inWorkFirst = (a: FrontPiece, b: FrontPiece): number =>
   Number(a.rest !== undefined) - Number(b.rest !== undefined) || b.createdAt.localeCompare(a.createdAt);
 
-/** The colours that are in the recipes and mixes of some damages. */
+/** The colours that are in the recipes and mixes of a piece's damages, or even its parts out. */
 function coloursOf(
+  piece: Stored<'piece'>,
   damages: readonly Stored<'damage'>[],
   colours: readonly Stored<'colour'>[],
 ): Stored<'colour'>[] {
-  const used = new Set(
-    damages.flatMap(({ body: { coats = [], mixes = {} } }) =>
+  const used = new Set([
+    ...damages.flatMap(({ body: { coats = [], mixes = {} } }) =>
       [...coats, ...(mixes.ground ?? []), ...(mixes.line ?? [])].map((c) => c.colourId),
     ),
-  );
+    ...(piece.body.ownSteps ?? []).flatMap((s) => s.lays?.colourId ?? []),
+  ]);
   return colours.filter((c) => used.has(c.id));
 }
 
@@ -99,7 +101,7 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
       faces.filter((f) => f.body.pieceId === piece.id),
       own,
       veneers.filter((v) => own.some((d) => d.body.patch.veneerId === v.id)),
-      coloursOf(own, colours),
+      coloursOf(piece, own, colours),
       log.filter((l) => l.body.pieceId === piece.id),
       [shopRecord],
     );
@@ -114,7 +116,7 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
       faces: shelf.faces.filter((f) => f.body.pieceId === piece.id),
       damages,
       stock: shelf.veneers.filter((v) => damages.some((d) => d.body.patch.veneerId === v.id)),
-      shelf: coloursOf(damages, shelf.colours),
+      shelf: coloursOf(piece, damages, shelf.colours),
       shop: shelf.shop,
       done: doneSteps(shelf.log.filter((l) => l.body.pieceId === piece.id)),
       tones: await tonesFor(piece, damages, shelf),

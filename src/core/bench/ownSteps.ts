@@ -11,6 +11,8 @@ export type OwnStep = {
   attendedMin: number;
   waitMin: number;
   faceId?: string;
+  /** A product of the colour shelf that it lays on faces, with the thin coats on each; a part without a face of its own has none. */
+  lays?: { colourId: string; on: { faceId?: string; coats: number }[] };
   /** A step that comes before it beside those of the earlier phases. */
   after?: string;
 };

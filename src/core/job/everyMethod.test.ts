@@ -61,7 +61,7 @@ test.each(MENDING.map((m) => m.id))(
         const { links } = worksheetsOf(repairOf(piece, [face], [damage], damage, shop), shop);
         const plan = planOf({ piece, faces: [face], damages: [damage], shop });
         expect(plan.repairs[0]?.links).toEqual(links);
-        const list = needsOf({ repairs: plan.repairs, tasks: [] }, shop);
+        const list = needsOf({ repairs: plan.repairs, tasks: [], evening: [] }, shop);
         const said = totals(links.flatMap((l) => l.amounts));
         expect(list.reduce((s, n) => s + (n.grams ?? 0), 0)).toBeCloseTo(said.grams, 6);
         expect(list.reduce((s, n) => s + (n.ml ?? 0), 0)).toBeCloseTo(said.ml, 6);

@@ -278,6 +278,25 @@ test('coats that were decided on are steps with their own millilitres and waits,
   expect(plan.problems).toEqual([]);
 });
 
+test('coats that even the parts out say their millilitres at the bench and stand on the list; amounts follow the measured face', () => {
+  const step = { id: 's', phase: 'blend' as const, title: 'Even out: Amber toner', detail: '2 thin coats on Top.', attendedMin: 20, waitMin: 60, lays: { colourId: 'amber', on: [{ faceId: 'f', coats: 2 }, { coats: 1 }] } }; // prettier-ignore
+  const shelf = [product('amber', 'Amber toner', 'toner')];
+  const { plan, needs } = worked({ kind: 'dent' }, faceOf(600, 500), { ownSteps: [step] }, shelf);
+  // 3000 cm² twice at 0.8 ml for 100 cm²: 48 ml. The other part has no face, and is not counted.
+  const said = 'As it comes, 48.0 ml. Parts without a measured face are not in it.';
+  expect(plan.tasks.find((t) => t.id === 'p/own.s')?.detail).toBe(`2 thin coats on Top. ${said}`);
+  const row = needs.find((n) => n.label === 'Amber toner');
+  expect(row && needWords(row, String)).toBe('48 ml');
+  const three = worked({ kind: 'dent' }, faceOf(600, 500, { alike: 3 }), { ownSteps: [step] }, shelf);
+  expect(three.needs.find((n) => n.label === 'Amber toner')?.ml).toBeCloseTo(144, 6);
+  const gone = worked({ kind: 'dent' }, faceOf(600, 500), { ownSteps: [step] });
+  expect(gone.plan.problems).toEqual([expect.stringContaining('Even out: Amber toner: it is on the shelf no longer')]); // prettier-ignore
+  const noSize = worked({ kind: 'dent' }, faceOf(600, 500), { ownSteps: [{ ...step, lays: { colourId: 'amber', on: [{ coats: 2 }] } }] }, shelf); // prettier-ignore
+  expect(noSize.plan.tasks.find((t) => t.id === 'p/own.s')?.detail).toContain(
+    'How much it takes is not known',
+  );
+});
+
 test('a product that is gone from the shelf under decided coats is told, with the way on; the rest stands', () => {
   const { plan, steps } = worked(
     { kind: 'colourMismatch', outline: mark(200, 100), method: 'toneIn', coats: [{ colourId: 'brown', coats: 1 }, { colourId: 'gone', coats: 2 }] }, // prettier-ignore

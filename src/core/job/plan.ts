@@ -13,6 +13,7 @@ import { colouringOf } from './colouring';
 import { worksheetsOf, type ColourStage, type DecidedCoats } from './colourStage';
 import type { Colour } from '../shelf';
 import { attempt, type JobContext } from '../check';
+import { eveningOf } from './evening';
 import type { Learned } from '../figures';
 import type { BlendPlan, Tones, TopFinish } from '../colour';
 import { isUnderPaint } from './decide';
@@ -82,6 +83,8 @@ export type Plan = {
   /** What of the user's own steps and changes could not be followed. */
   problems: string[];
   resources: Record<string, number>;
+  /** Own products that even its parts out. */
+  evening: DecidedCoats[];
   /** What has to be at hand, over all repairs. */
   materials: MaterialId[];
   trail: Trail;
@@ -142,7 +145,9 @@ export function planOf(job: Job, tick: () => void = () => undefined): Plan {
   const { piece, faces, shop, done = [] } = job;
   const own = faces.filter((f) => f.body.pieceId === piece.id);
   const worked = workedOf(job, tick);
-  const work = workOf(piece, own, worked, job.stock ?? [], done);
+  const evening = eveningOf(piece.body, own, job.shelf ?? []);
+  const evened = { ...piece, body: { ...piece.body, ownSteps: evening.ownSteps } };
+  const work = workOf(evened, own, worked, job.stock ?? [], done);
   // Nothing is planned before there is something to do.
   const { tasks, problems } = hasWork(piece, own, worked)
     ? tasksFor(work, shop)
@@ -168,7 +173,8 @@ export function planOf(job: Job, tick: () => void = () => undefined): Plan {
     faces: work.faces,
     tasks,
     done: credited,
-    problems: [...problems, ...worked.flatMap(goneWords)],
+    problems: [...problems, ...worked.flatMap(goneWords), ...evening.problems],
+    evening: evening.coats,
     resources: resourcesOf(shop),
     materials: [...new Set(worked.flatMap((w) => w.links.flatMap((l) => l.amounts.map((a) => a.material))))],
     trail: trailOf(piece, own, worked, {

@@ -110,7 +110,7 @@ const standsOf = (
 
 /** Everything that a piece takes, amounts added up, and what of it the shop has. */
 export function needsOf(
-  plan: Pick<Plan, 'repairs' | 'tasks'>,
+  plan: Pick<Plan, 'repairs' | 'tasks' | 'evening'>,
   shop: Pick<Shop, 'materials' | 'shopping'>,
 ): Need[] {
   const needs = new Map<MaterialId, Need>();
@@ -148,7 +148,10 @@ export function needsOf(
     else row.sheets = (row.sheets ?? 0) + spent.sheets;
   }
   const products = new Map<string, Need>();
-  for (const { colourId, name, productMl, carrierMl, carrier } of plan.repairs.flatMap((r) => r.colours)) {
+  for (const { colourId, name, productMl, carrierMl, carrier } of [
+    ...plan.repairs.flatMap((r) => r.colours),
+    ...plan.evening,
+  ]) {
     const row = products.get(colourId) ?? { id: `colour/${colourId}`, label: name, ml: 0, wood: [], tool: false }; // prettier-ignore
     const thinnerMl = (row.thinner?.ml ?? 0) + carrierMl;
     products.set(colourId, {

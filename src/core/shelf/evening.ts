@@ -46,17 +46,27 @@ export const evenSteps = (
       `${i + 1}. ${productName(productId)}: ${on.map((o) => `${thinCoats(o.coats)} on ${partName(o.partId)}`).join(', ')}.`,
   );
 
+type EvenStep = {
+  phase: 'blend';
+  title: string;
+  detail: string;
+  attendedMin: number;
+  waitMin: number;
+  lays: { colourId: string; on: { faceId?: string; coats: number }[] };
+};
+
 /** What begins the name of a step that evens parts out. */
 export const EVEN_STEP = 'Even out: ';
 /** One thin coat on one part. min. */
 const COAT_MIN = sourced(10, memory('a thin coat of toner on one part, and looking at it'));
 
-/** The same as steps of the piece's plan, product by product in order. */
+/** The same as steps of the piece's plan, product by product in order. @param isFace whether a part is a face of the piece, which has a size */
 export const evenForPlan = (
   { steps }: EvenPlan,
   productName: (id: string) => string,
   partName: (id: string) => string,
-): { phase: 'blend'; title: string; detail: string; attendedMin: number; waitMin: number }[] =>
+  isFace: (id: string) => boolean,
+): EvenStep[] =>
   steps.map(({ productId, on }) => {
     const most = Math.max(0, ...on.map((o) => o.coats));
     return {
@@ -65,12 +75,20 @@ export const evenForPlan = (
       detail: `${upperFirst(on.map((o) => `${thinCoats(o.coats)} on ${partName(o.partId)}`).join(', '))}. Look between the coats.`,
       attendedMin: COAT_MIN.value * on.reduce((sum, o) => sum + o.coats, 0),
       waitMin: COAT_WAITS.toner.value * most,
+      lays: {
+        colourId: productId,
+        on: on.map(({ partId, coats }) => ({ ...(isFace(partId) ? { faceId: partId } : {}), coats })),
+      },
     };
   });
 
 /** A piece's own steps with those that even its parts out, in place of the ones that were decided on before. */
-export const withEvenSteps = <S extends { title: string }>(own: readonly S[], coats: readonly S[]): S[] => [
-  ...own.filter((s) => !s.title.startsWith(EVEN_STEP)),
+export const withEvenSteps = <S extends { title: string; lays?: object }>(
+  own: readonly S[],
+  coats: readonly S[],
+): S[] => [
+  // What was put in before such steps said what they lay goes by its name.
+  ...own.filter((s) => !s.lays && !s.title.startsWith(EVEN_STEP)),
   ...coats,
 ];
 

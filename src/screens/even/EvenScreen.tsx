@@ -101,10 +101,11 @@ export function EvenScreen() {
   };
   const partName = (partId: string): string => parts.find((p) => p.id === partId)?.name ?? '';
   const productName = namesOf(shelf);
+  const isFace = (partId: string): boolean => fromFaces.some((f) => f.id === partId);
   const intoPlan = (of: EvenPlan): Promise<void> =>
     act(async () => {
       const before = piece.body.ownSteps ?? [];
-      const coats = evenForPlan(of, productName, partName).map((s) => ({ ...s, id: newId() }));
+      const coats = evenForPlan(of, productName, partName, isFace).map((s) => ({ ...s, id: newId() }));
       const ownSteps = withEvenSteps(before, coats);
       if (await change(piece, { ownSteps }))
         say({

@@ -104,6 +104,14 @@ const ownSteps = Joi.array()
       attendedMin: ownMinutes.required(),
       waitMin: ownWait.required(),
       faceId: idSchema,
+      lays: Joi.object({
+        colourId: idSchema.required(),
+        on: Joi.array()
+          .items(Joi.object({ faceId: idSchema, coats: Joi.number().integer().min(1).max(20).required() }))
+          .min(1)
+          .max(80)
+          .required(),
+      }),
       after: TASK_ID,
     }),
   )
