@@ -19,7 +19,7 @@ export default defineConfig({
       name: 'wide',
       use: { viewport: { width: 1280, height: 800 } },
       // What is about the store, the worker and the update is the same at any width.
-      testIgnore: /(backup|badInput|badSurvey|lost|trouble|update)\.spec\.ts$/,
+      testIgnore: /(backup|badInput|badSurvey|lost|oneFigure|trouble|update)\.spec\.ts$/,
     },
   ],
   use: {

@@ -3,6 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { SHAPE_VERSION } from '../src/records/schemas';
 
 type Fixtures = { problems: string[]; allowed: (text: string) => void };
 
@@ -162,6 +163,29 @@ export const changeStored = (page: Page, key: string, patch: object, envelope: o
       db.close();
     },
     { key, patch, envelope, gone: Object.entries(patch).flatMap(([f, v]) => (v === undefined ? [f] : [])) },
+  );
+
+/** Puts records into the store as if they had been entered; seen at the next load. */
+export const putStored = (
+  page: Page,
+  records: readonly { kind: string; id: string; body: object }[],
+): Promise<void> =>
+  page.evaluate(
+    async ({ records, version }) => {
+      const request = indexedDB.open('rustic-lantern');
+      const db = await new Promise<IDBDatabase>(
+        (resolve) => (request.onsuccess = () => resolve(request.result)),
+      );
+      const table = db.objectStoreNames[0] ?? '';
+      const tx = db.transaction(table, 'readwrite');
+      for (const { kind, id, body } of records) {
+        const record = { kind, id, body, version, revision: 1, savedAt: '2026-03-02T08:00:00' };
+        tx.objectStore(table).put(JSON.stringify(record), `${kind}/${id}`);
+      }
+      await new Promise((resolve) => (tx.oncomplete = resolve));
+      db.close();
+    },
+    { records: [...records], version: SHAPE_VERSION },
   );
 
 /** What the browser has stored under names that begin so. */
