@@ -8,7 +8,7 @@ import { beginPending, notePending, settled, storedUnder, withNotes } from './pe
 import { localNow } from './clock';
 import { DEFAULT_SHOP, SHOP_ID } from './defaults';
 import { SHAPE_VERSION } from './schemas';
-import type { Loaded, SetAside } from './store';
+import type { Loaded, SetAside } from './reading';
 import type { AnyStored, Bodies, Colour, Kind, KnownShop, Picture, Shop, Stored, Veneer } from './types';
 
 const pictureKey = (id: string): string => `picture/${id}`;

@@ -49,7 +49,7 @@ export { localNow, planningTime } from './clock';
 export { importText } from './transfer';
 export { letGoHeld, pendingTried, saveHeld } from './pending';
 export { useHeld, type Held } from './changes';
-export type { SetAside } from './store';
+export type { SetAside } from './reading';
 export { rehearse } from './rehearse';
 export { revisionsOf } from './revisions';
 export { counted } from './words';

@@ -5,7 +5,7 @@ import { browserStore, newId } from './browserStore';
 import { changed, listKey, noteHeld, type Held } from './changes';
 import { ConflictError } from './errors';
 import { KINDS } from './schemas';
-import type { Loaded } from './store';
+import type { Loaded } from './reading';
 import type { Bodies, Kind, Stored } from './types';
 import { fieldWords, titleOf, valueWords } from './words';
 

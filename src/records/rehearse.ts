@@ -2,7 +2,7 @@ import { methodById, PRESSED_FAMILIES } from '@/core/catalogue';
 import { pressPlan, repairsOf } from '@/core/job';
 import { browserStore } from './browserStore';
 import { DEFAULT_SHOP, SHOP_ID } from './defaults';
-import { isOf } from './store';
+import { isOf } from './reading';
 
 /** A piece with more would hold up the page that it is to make quick. */
 const MOST_DAMAGES = 8;

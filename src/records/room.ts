@@ -4,7 +4,8 @@ import { LINKING, linksOf, picturesOf, swapPicture } from './links';
 import { markKey, markOf } from './marks';
 import { readText } from './migrate';
 import { KINDS } from './schemas';
-import { isOf, type Store } from './store';
+import { isOf } from './reading';
+import type { Store } from './store';
 import type { AnyStored, Kind, Picture } from './types';
 
 export type Share = { count: number; bytes: number };

@@ -1,6 +1,6 @@
 import { parseJson } from '@/core/check';
 import { readRecord } from './migrate';
-import type { SetAside } from './store';
+import type { SetAside } from './reading';
 import type { AnyStored } from './types';
 
 /** The single file of before: all records with their photos as one JSON text. It is read, and written no more. */

@@ -11,7 +11,8 @@ import {
   type SheetFrame,
 } from '@/core/job';
 import { nestPatches, nestSpares, type NestPlan, type Spare } from '@/core/nest';
-import { isOf, type Store } from '@/records/store';
+import { isOf } from '@/records/reading';
+import type { Store } from '@/records/store';
 import type { Stored } from '@/records/types';
 
 /** What is cut from which sheet and board, over all pieces in work. */

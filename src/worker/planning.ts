@@ -21,7 +21,8 @@ import {
   worstFace,
   type Plan,
 } from '@/core/job';
-import { isOf, type Store } from '@/records/store';
+import { isOf } from '@/records/reading';
+import type { Store } from '@/records/store';
 import { revisionsOf } from '@/records/revisions';
 import type { Stored } from '@/records/types';
 import { deadlineOf, movesOf } from './comparing';

@@ -2,7 +2,7 @@ import { itemsOf, parseJson, type JobContext } from '@/core/check';
 import { readMark, type Mark } from '../marks';
 import { readRecord, readText } from '../migrate';
 import { KINDS, MOST_JPEG_CHARS } from '../schemas';
-import { isOf, type SetAside } from '../store';
+import { isOf, type SetAside } from '../reading';
 import { assertFileSize, importText, MOST_RECORDS } from '../transfer';
 import type { AnyStored, Kind, Stored } from '../types';
 import { checksumOf } from '../checksum';

@@ -1,7 +1,8 @@
 import type { JobContext } from '@/core/check';
 import { readText } from '../migrate';
 import { KINDS } from '../schemas';
-import { asideName, type Store } from '../store';
+import { asideName } from '../reading';
+import type { Store } from '../store';
 import type { AnyStored, Kind } from '../types';
 import { LINKING, picturesOf } from '../links';
 import { freshPictures, laidTogether, stateNames, stateOf, type Here, type TakeChoices } from './lay';

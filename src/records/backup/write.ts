@@ -1,7 +1,8 @@
 import type { JobContext } from '@/core/check';
 import { readText } from '../migrate';
 import { KINDS, SHAPE_VERSION } from '../schemas';
-import { isOf, type Store } from '../store';
+import { isOf } from '../reading';
+import type { Store } from '../store';
 import type { AnyStored, Kind, Stored } from '../types';
 import { checksumOf } from '../checksum';
 import { packArchive, type Item } from './archive';
