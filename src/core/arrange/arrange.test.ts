@@ -246,3 +246,22 @@ test('the deepest place has the first choice of clamps: the one that reaches it 
   expect(assignClamps([[300, 20], [300, 150]], face, owned)?.map((c) => c.id)).toEqual(['short', 'deep']); // prettier-ignore
   expect(assignClamps([[300, 150], [300, 160]], face, owned)).toBeUndefined(); // prettier-ignore
 });
+
+test('where the clamps could give far more, no firmer than the target asks for', async () => {
+  const strong = await arrange(job({ clamps: [{ id: 'f', count: 6, forceN: 20_000, reachMm: 100 }] }));
+  expect(strong.reached).toBe(true);
+  // Six hundredths are kept in hand; the finer grid may ask for a little more.
+  expect(strong.leastKPa).toBeLessThan(150 * 1.15);
+});
+
+test('what cannot be reached is pressed as firmly as covers most of the place', async () => {
+  const input = job({ clamps: [{ id: 'f', count: 1, forceN: 1500, reachMm: 100 }] });
+  const made = await arrange(input);
+  expect(made.reached).toBe(false);
+  const covered = async (share: number): Promise<number> =>
+    (await fieldOf(input, { ...made, clamps: made.clamps.map((c) => ({ ...c, forceN: Math.min(1500, c.forceN * share) })) })).coverage; // prettier-ignore
+  const own = await covered(1);
+  expect(own).toBeGreaterThan(0);
+  for (const share of [0.55, 0.8, 1.25, 1.8])
+    expect(own).toBeGreaterThanOrEqual((await covered(share)) - 0.02);
+});

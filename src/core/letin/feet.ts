@@ -32,9 +32,7 @@ export const feetSchema = Joi.object({
 });
 
 /** Floor under three feet, as the height of a plane over any place; nothing when they stand in a line. */
-function planeThrough(feet: readonly Foot[]): ((f: Foot) => number) | undefined {
-  const [a, b, c] = feet;
-  if (!a || !b || !c) return undefined;
+function planeThrough(a: Foot, b: Foot, c: Foot): ((f: Foot) => number) | undefined {
   const det = (b.xMm - a.xMm) * (c.yMm - a.yMm) - (c.xMm - a.xMm) * (b.yMm - a.yMm);
   if (Math.abs(det) < 1e-6) return undefined;
   const [hb, hc] = [b.gapMm - a.gapMm, c.gapMm - a.gapMm];
@@ -56,14 +54,13 @@ export function feetPlan({ feet, way }: FeetInput): FeetPlan {
   const sign = way === 'add' ? 1 : -1;
   const gaps = feet.map((f) => f.gapMm);
   let best: number[] | undefined;
-  for (let i = 0; i < feet.length; i++)
-    for (let j = i + 1; j < feet.length; j++)
-      for (let k = j + 1; k < feet.length; k++) {
-        const three = [feet[i], feet[j], feet[k]].filter((f) => f !== undefined);
-        const floor = planeThrough(three);
+  for (const [i, a] of feet.entries())
+    for (const [j, b] of feet.slice(i + 1).entries())
+      for (const c of feet.slice(i + j + 2)) {
+        const floor = planeThrough(a, b, c);
         if (!floor) continue;
         const changes = feet.map((f) => sign * (f.gapMm - floor(f)));
-        if (changes.some((c) => c < -EXACT_MM)) continue;
+        if (changes.some((change) => change < -EXACT_MM)) continue;
         if (!best || better(changes, best, gaps)) best = changes;
       }
   if (!best) throw new RangeError('The feet stand in a line, and a line has no floor. Enter where each foot stands.'); // prettier-ignore

@@ -46,3 +46,31 @@ test('what lies beyond a face that was redrawn is left as paper', () => {
   expect(at(before, 55, 10)).toEqual([246, 241, 230]);
   expect(at(asCut, 30, 30)).toEqual([150, 100, 80]);
 });
+
+test('between pixels of the sheet its four neighbours are weighed by their distances (bilinear, written apart)', () => {
+  const face = flat(60, 60, () => [100, 80, 60, 255]);
+  const noise = (x: number, y: number, c: number): number =>
+    (((x * 73 + y * 151 + c * 37) * 2654435761) % 251) | 0;
+  const sheet = flat(90, 90, (x, y) => [noise(x, y, 0), noise(x, y, 1), noise(x, y, 2), 255]);
+  const { asCut } = patched(face, 1, PATCH, FACE, 8, sheet, 1, { xMm: 45.3, yMm: 44.8, degrees: 0, flipped: false }); // prettier-ignore
+  for (const [x, y] of [
+    [22, 21],
+    [31, 30],
+    [38, 25],
+  ] as const) {
+    // Its middle lies this far from the patch's, and so far from the first pixel's middle on the sheet.
+    const [px, py] = [x + 0.5 - 30 + 45.3 - 0.5, y + 0.5 - 30 + 44.8 - 0.5];
+    const [i, j] = [Math.floor(px), Math.floor(py)];
+    const of = (c: number): number =>
+      [[0, 0], [1, 0], [0, 1], [1, 1]].reduce((sum, [a = 0, b = 0]) => sum + (1 - Math.abs(px - i - a)) * (1 - Math.abs(py - j - b)) * noise(i + a, j + b, c), 0); // prettier-ignore
+    at(asCut, x, y).forEach((v, c) => expect(Math.abs(v - of(c))).toBeLessThanOrEqual(0.51));
+  }
+});
+
+test('the wood round it counts only where the face was photographed', () => {
+  // Right of the patch nothing is known: what lies there is black and see-through.
+  const face = flat(60, 60, (x) => (x >= 41 ? [0, 0, 0, 0] : [120, 90, 60, 255]));
+  const sheet = flat(90, 90, () => [200, 150, 100, 255]);
+  const { toned } = patched(face, 1, PATCH, [[0, 0], [60, 0], [60, 60], [0, 60]], 8, sheet, 1, { xMm: 45, yMm: 45, degrees: 0, flipped: false }); // prettier-ignore
+  expect(at(toned, 30, 30)).toEqual([120, 90, 60]);
+});

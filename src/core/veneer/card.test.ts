@@ -190,3 +190,28 @@ test('the middle of a drawn sunburst is found within a hundredth of its width; s
   }
   expect(() => readCentre(stripes(30, 6), 0.5, [[0, 0], [100, 0], [100, 100], [0, 100]])).toThrow('No grain that runs to one place'); // prettier-ignore
 });
+
+test('grain whose lines meet far away, and are nearly alike here, is no sunburst', () => {
+  const size = 200;
+  const data = new Uint8ClampedArray(4 * size * size).fill(255);
+  // Rays from a point six pictures below: over the picture they turn by a few degrees.
+  for (let y = 0; y < size; y++)
+    for (let x = 0; x < size; x++) {
+      const a = Math.atan2(x - 100, 1300 - y);
+      data.fill(128 + 60 * Math.sin(a * 700), 4 * (y * size + x), 4 * (y * size + x) + 3);
+    }
+  expect(() => readCentre({ data, width: size, height: size }, 0.5, [[0, 0], [100, 0], [100, 100], [0, 100]])).toThrow('No grain that runs to one place'); // prettier-ignore
+});
+
+test('the card round a damage sees as much wood above as below and beside it', () => {
+  const size = 400;
+  const data = new Uint8ClampedArray(4 * size * size).fill(255);
+  // Light above the middle, dark below it; the damage is in the middle.
+  for (let y = 0; y < size; y++) data.fill(y < size / 2 ? 190 : 90, 4 * y * size, 4 * (y + 1) * size);
+  for (let o = 3; o < data.length; o += 4) data[o] = 255;
+  const damage: Point[] = [[45, 45], [55, 45], [55, 55], [45, 55]]; // prettier-ignore
+  const card = cardAround({ data, width: size, height: size }, MM, damage, [], [[0, 0], [100, 0], [100, 100], [0, 100]]); // prettier-ignore
+  const [light, dark] = [labFromRgb(190, 190, 190)[0], labFromRgb(90, 90, 90)[0]];
+  expect(Math.abs(card.tones.ground[0] - light)).toBeLessThan(2);
+  expect(Math.abs(card.tones.line[0] - dark)).toBeLessThan(2);
+});

@@ -26,3 +26,59 @@ test('waves that run both ways alike are no grain: by the slopes of both, (50² 
   expect(lined(25, 25).coherence).toBeCloseTo(0.6, 1);
   expect(lined(25, 50).coherence).toBeLessThan(0.1);
 });
+
+test.each([
+  [
+    'right',
+    [
+      [2, 2],
+      [58, 2],
+      [58, 43],
+      [2, 43],
+    ],
+    (x: number) => x >= 116,
+  ],
+  [
+    'left',
+    [
+      [2, 2],
+      [58, 2],
+      [58, 43],
+      [2, 43],
+    ],
+    (x: number) => x < 4,
+  ],
+  [
+    'below',
+    [
+      [2, 2],
+      [58, 2],
+      [58, 43],
+      [2, 43],
+    ],
+    (_: number, y: number) => y >= 86,
+  ],
+  [
+    'above',
+    [
+      [2, 2],
+      [58, 2],
+      [58, 43],
+      [2, 43],
+    ],
+    (_: number, y: number) => y < 4,
+  ],
+] as const)('what lies %s of the part does not bend its grain', (_, within, beyond) => {
+  const [width, height] = [120, 90];
+  const data = new Uint8ClampedArray(4 * width * height).fill(255);
+  // Faint lines on a slant, and beyond the part a step that is fifty times as steep.
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++)
+      data.fill(beyond(x, y) ? 255 : 90 + 4 * Math.sin((x + y) / 3), 4 * (y * width + x), 4 * (y * width + x) + 3); // prettier-ignore
+  const read = readGrain(
+    { data, width, height },
+    0.5,
+    within.map(([x, y]) => [x, y]),
+  );
+  expect(Math.abs(read.degrees - 135)).toBeLessThan(2);
+});
