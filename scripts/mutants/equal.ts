@@ -91,4 +91,25 @@ export const EQUAL: readonly { file: string; line: string; from: string; to: str
     to: '3',
     why: 'what lies above the diagonal is not read',
   },
+  {
+    file: 'src/core/sight/calibrate.ts',
+    line: 'const [px, py] = [min(width - 1, max(0, floor(x))), min(height - 1, max(0, floor(y)))];',
+    from: '1',
+    to: '3',
+    why: 'the fields of a card are read in their middles, which end further than three pixels from the edge of the photo',
+  },
+  {
+    file: 'src/core/sight/lines.ts',
+    line: 'return votes[wrapped * columns + (wrapped === i ? off : 2 * reach - off)] ?? 0;',
+    from: '2',
+    to: '5',
+    why: 'a second peak of the same line half a turn on is left out as its twin afterwards',
+  },
+  {
+    file: 'src/core/sight/corners.ts',
+    line: 'const [dx, dy] = [-line.sin * way, line.cos * way];',
+    from: '*',
+    to: '/',
+    why: 'the way is one or minus one',
+  },
 ];

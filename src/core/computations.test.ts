@@ -348,6 +348,7 @@ const CASES: [string, unknown, unknown][] = [
       tasks: [],
       done: [],
       problems: [],
+      evening: [],
       resources: expect.objectContaining({ hands: 1 }),
       materials: [],
       trail: expect.objectContaining({

@@ -38,6 +38,9 @@ export function smooth({ data, width, height }: Plane): Plane {
   return { data: out, width, height };
 }
 
+/** The value at a place of a picture whose whole numbers are the middles of its pixels, as the edges here count. */
+export const valueAt = (p: Plane, x: number, y: number): number => between(p, x + 0.5, y + 0.5);
+
 /** So far to either side of an edge its colours are taken, px. */
 export const STEP_PX = 4;
 
@@ -45,7 +48,7 @@ export const STEP_PX = 4;
 function stepAcross(channels: Planes['channels'], x: number, y: number, nx: number, ny: number): number {
   let sum = 0;
   for (const p of channels) {
-    const d = between(p, x + STEP_PX * nx, y + STEP_PX * ny) - between(p, x - STEP_PX * nx, y - STEP_PX * ny);
+    const d = valueAt(p, x + STEP_PX * nx, y + STEP_PX * ny) - valueAt(p, x - STEP_PX * nx, y - STEP_PX * ny);
     sum += d * d;
   }
   return sqrt(sum);

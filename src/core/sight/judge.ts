@@ -1,6 +1,6 @@
 import type { Point } from '../geometry';
-import { between, type Planes } from '../picture';
-import { edgeNear, STEP_PX, type Edges } from './edges';
+import type { Planes } from '../picture';
+import { edgeNear, STEP_PX, valueAt, type Edges } from './edges';
 
 const { hypot, min, max, sqrt } = Math;
 
@@ -48,7 +48,7 @@ export function judge(quad: Quad, edges: Edges, planes: Planes, weakest: number,
       for (let c = 0; c < 3; c++) {
         const p = planes.channels[c] ?? planes.bright;
         found[3 * count + c] =
-          between(p, x + STEP_PX * nx, y + STEP_PX * ny) - between(p, x - STEP_PX * nx, y - STEP_PX * ny);
+          valueAt(p, x + STEP_PX * nx, y + STEP_PX * ny) - valueAt(p, x - STEP_PX * nx, y - STEP_PX * ny);
       }
       red += found[3 * count] ?? 0;
       green += found[3 * count + 1] ?? 0;

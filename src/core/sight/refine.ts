@@ -1,5 +1,6 @@
 import type { Point } from '../geometry';
-import { between, type Planes } from '../picture';
+import type { Planes } from '../picture';
+import { valueAt } from './edges';
 import type { Quad } from './judge';
 
 const { hypot } = Math;
@@ -25,8 +26,8 @@ function stepAt(
     const off = k * QUARTER - REACH;
     let sum = 0;
     for (const p of planes.channels) {
-      const ahead = between(p, x + (off + 1) * nx, y + (off + 1) * ny);
-      const d = ahead - between(p, x + (off - 1) * nx, y + (off - 1) * ny);
+      const ahead = valueAt(p, x + (off + 1) * nx, y + (off + 1) * ny);
+      const d = ahead - valueAt(p, x + (off - 1) * nx, y + (off - 1) * ny);
       sum += d * d;
     }
     return Math.sqrt(sum);
