@@ -1,32 +1,20 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
-import { Circle, G, Line, Polygon as SvgPolygon } from 'react-native-svg';
-import { boundingBox, contains, grainAt, lineAngle, type Point } from '@/core/geometry';
+import { lineAngle, type Point } from '@/core/geometry';
 import type { FaceGrain } from '@/records';
-import {
-  Button,
-  Chips,
-  Figure,
-  LengthField,
-  materials,
-  Notice,
-  Stepper,
-  Text,
-  TextField,
-  type Handle,
-} from '@/ui';
+import { Button, Chips, Figure, LengthField, Notice, Stepper, Text, type Handle } from '@/ui';
 import { FaceBoard, inPicture, onFaceMm, useDraft } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
 import { TrailList } from '../shared/Trail';
-import { useAct } from '../shared/useAct';
 import { useChange } from '../shared/useChange';
 import { useFaceView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
-import { arrowAt, boardOf, grainReadOn, newLeaf, startPlan, type Board } from '@/core/job';
+import { arrowAt, boardOf, grainReadOn, newLeaf, startPlan } from '@/core/job';
+import { GrainDrawing } from './GrainDrawing';
+import { LeafFields } from './LeafFields';
 import { ReadCentre } from './ReadCentre';
 import { ReadGrain } from './ReadGrain';
-import { strokeAt } from '@/core/job';
 
 const PLANS = {
   uniform: 'One direction',
@@ -36,37 +24,11 @@ const PLANS = {
 } as const;
 type PlanKind = keyof typeof PLANS;
 
-/** Strokes of the grain over the face, so that a plan can be seen to be right. */
-function GrainStrokes({ board, k }: { board: Board; k: number }) {
-  const { plane, grain } = board;
-  const box = boundingBox(plane.outline);
-  const across = 15;
-  const gap = Math.max(box.right, box.bottom) / across;
-  const spots: Point[] = [];
-  for (let y = gap / 2; y < box.bottom; y += gap)
-    for (let x = gap / 2; x < box.right; x += gap) if (contains(plane.outline, [x, y])) spots.push([x, y]);
-  return (
-    <G>
-      {spots.map((p) => {
-        const [a, b] = strokeAt(p, grainAt(grain, plane.outline, p), gap * 0.62);
-        const line = { x1: a[0], y1: a[1], x2: b[0], y2: b[1] };
-        return (
-          <G key={p.join()}>
-            <Line {...line} stroke={materials.badge} strokeWidth={4 / k} opacity={0.7} />
-            <Line {...line} stroke={materials.onBadge} strokeWidth={1.6 / k} />
-          </G>
-        );
-      })}
-    </G>
-  );
-}
-
 /** The direction of the grain: an arrow dragged on the photo, a sunburst, a border, or leaves of their own. */
 export function GrainScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const view = useFaceView(id);
   const change = useChange();
-  const act = useAct();
   const { unit } = useUnits();
   const [zone, setZone] = useState(0);
   const { face, piece, onFace } = view;
@@ -129,6 +91,7 @@ export function GrainScreen() {
       });
     else grain.drag(grain.value.map((p, i) => (String(i) === handle ? toPhoto(at) : p)));
   };
+  const arrowed = kind === 'uniform' || kind === 'border';
   return (
     <Page
       title="Draw the grain"
@@ -149,29 +112,14 @@ export function GrainScreen() {
             plan.drop();
           }}
           over={(k) => (
-            <G>
-              {kind === 'uniform' ? null : <GrainStrokes board={drawn} k={k} />}
-              {kind === 'uniform' || kind === 'border' ? (
-                <Arrow from={from} to={to} turn={turn} k={k} />
-              ) : null}
-              {zones.map((z, i) => (
-                <SvgPolygon
-                  key={i}
-                  points={z.outline.map((p) => onBoard(p).join(',')).join(' ')}
-                  fill="none"
-                  stroke={i === zone ? materials.lamp : materials.onBadge}
-                  strokeWidth={(i === zone ? 3 : 1.5) / k}
-                />
-              ))}
-              {plan.value?.kind === 'radial' ? (
-                <Circle
-                  cx={onBoard(plan.value.at)[0]}
-                  cy={onBoard(plan.value.at)[1]}
-                  r={5 / k}
-                  fill={materials.lamp}
-                />
-              ) : null}
-            </G>
+            <GrainDrawing
+              board={drawn}
+              k={k}
+              {...(arrowed ? { arrow: { from, to, turn } } : {})}
+              {...(kind === 'uniform' ? {} : { strokes: true as const })}
+              {...(plan.value?.kind === 'radial' ? { middle: onBoard(plan.value.at) } : {})}
+              leaves={zones.map((z, i) => ({ outline: z.outline.map(onBoard), open: i === zone }))}
+            />
           )}
         />
       }
@@ -190,7 +138,7 @@ export function GrainScreen() {
           onPut={(at) => change(face, { grainPlan: { kind: 'radial', at: toPhoto(at) } })}
         />
       ) : null}
-      {kind === 'uniform' || kind === 'border' || (kind === 'zones' && leaf) ? (
+      {arrowed || (kind === 'zones' && leaf) ? (
         <ReadGrain
           board={board}
           pictureId={face.body.picture?.id}
@@ -205,7 +153,7 @@ export function GrainScreen() {
           }
         />
       ) : null}
-      {kind === 'uniform' || kind === 'border' ? (
+      {arrowed ? (
         <>
           <Text>
             {kind === 'border'
@@ -236,56 +184,13 @@ export function GrainScreen() {
       ) : null}
       {kind === 'radial' ? <Text>Drag the handle to the point that all leaves run to.</Text> : null}
       {kind === 'zones' ? (
-        <>
-          <Text>
-            Each leaf has four corners to drag and a direction. What lies in none has the face’s own.
-          </Text>
-          {zones.length > 0 ? (
-            <Chips<number>
-              label="Leaf"
-              options={zones.map((z, i) => ({ value: i, label: z.name || `Leaf ${i + 1}` }))}
-              value={zone}
-              onChange={setZone}
-            />
-          ) : null}
-          {leaf ? (
-            <>
-              <TextField
-                label="Name of the leaf"
-                value={leaf.name}
-                onChange={(name) => setLeaf({ name })}
-                most={80}
-              />
-              <Stepper
-                label="Direction, from level, clockwise"
-                value={Math.round(leaf.degrees)}
-                unit="°"
-                least={0}
-                most={180}
-                step={5}
-                onChange={(degrees) => setLeaf({ degrees })}
-              />
-              <Button
-                label="Take this leaf out"
-                onPress={() =>
-                  act(() => {
-                    setZone(0);
-                    setZones(zones.filter((_, i) => i !== zone));
-                  })
-                }
-              />
-            </>
-          ) : null}
-          <Button
-            label="Add a leaf"
-            onPress={() =>
-              act(() => {
-                setZone(zones.length);
-                setZones([...zones, newLeaf(board, zones.length)]);
-              })
-            }
-          />
-        </>
+        <LeafFields
+          leaves={zones}
+          open={zone}
+          onOpen={setZone}
+          onChange={setZones}
+          fresh={() => newLeaf(board, zones.length)}
+        />
       ) : null}
       <Button
         label="Next: mark the damage"
@@ -296,25 +201,5 @@ export function GrainScreen() {
         }}
       />
     </Page>
-  );
-}
-
-function Arrow({ from, to, turn, k }: { from: Point; to: Point; turn: number; k: number }) {
-  const line = { x1: from[0], y1: from[1], x2: to[0], y2: to[1] };
-  return (
-    <G>
-      <Line {...line} stroke={materials.badge} strokeWidth={6 / k} />
-      <Line {...line} stroke={materials.onBadge} strokeWidth={3 / k} />
-      <G
-        transform={`translate(${(from[0] + to[0]) / 2} ${(from[1] + to[1]) / 2}) rotate(${turn}) scale(${1 / k})`}
-      >
-        <SvgPolygon
-          points="22,0 -6,-12 -6,12"
-          fill={materials.onBadge}
-          stroke={materials.badge}
-          strokeWidth={2}
-        />
-      </G>
-    </G>
   );
 }
