@@ -476,3 +476,9 @@ describe('versions and dates', () => {
     expect(readRecord({ ...shop, id: 'other' }).ok).toBe(false);
   });
 });
+
+test('what claims to be a version and is none is told from its beginning, no further than it can be read', () => {
+  const read = (version: unknown) => readRecord({ kind: 'piece', id: 'p', version, body: {} });
+  expect(read('abc')).toMatchObject({ ok: false, reason: 'Its version “abc” is no whole number from 1 on.' });
+  expect(read('v'.repeat(900))).toMatchObject({ reason: `Its version “${'v'.repeat(40)}” is no whole number from 1 on.` }); // prettier-ignore
+});

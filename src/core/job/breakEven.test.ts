@@ -80,3 +80,11 @@ test('solid wood, a face without size, and a face that has lost nothing ask noth
   expect(breakEven(job([loss(1, { kind: 'liftedEdge' })]), 'f')).toBeUndefined();
   expect(breakEven(job(losses(2)), 'other')).toBeUndefined();
 });
+
+test('a patch that was chosen counts as such; what was chosen to be filled counts as a patch let in', () => {
+  const min = (method: Damage['method']) => breakEven(job([loss(1, { method })]), 'f')?.patches.min ?? 0;
+  // Taken from the piece itself, the donor place is lifted and closed beside it: 40 and 30 minutes more.
+  expect(min('harvestedPatch')).toBe(min('veneerPatch') + 70);
+  expect(min('bareFiller')).toBe(min('veneerPatch'));
+  expect(min(undefined)).toBe(min('veneerPatch'));
+});
