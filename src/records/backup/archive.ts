@@ -51,10 +51,13 @@ const PATH = /^([a-z]{1,20}\/)?[A-Za-z0-9_-]{1,64}\.(json|csv|jpg)$/;
 
 type Entry = { filename: string; encrypted: boolean; uncompressedSize: number; compressedSize: number };
 
+/** An entry that takes a password. */
+export const LOCKED = 'It is locked with a password.';
+
 /** Why an entry is not read; judged by what the archive says of it, before anything is unpacked. */
 function refusal({ filename, encrypted, uncompressedSize, compressedSize }: Entry, seen: Set<string>) {
   if (!PATH.test(filename)) return 'Its name is none that a backup has.';
-  if (encrypted) return 'It is locked with a password.';
+  if (encrypted) return LOCKED;
   const isPhoto = PHOTO.test(filename);
   if (uncompressedSize > (isPhoto ? MOST_PHOTO_BYTES : MOST_ENTRY_BYTES))
     return 'It says it is larger than anything in a backup.';

@@ -426,6 +426,13 @@ describe('what is broken does not keep the rest from coming back', () => {
   });
 });
 
+test('one that was packed again with a password says so, and what to do', async () => {
+  const { store } = storeWith(shopOf());
+  const writer = new ZipWriter(new BlobWriter(), { password: 'glue' });
+  for (const [path, text] of await filesIn(await backupOf(store))) await writer.add(path, new TextReader(text)); // prettier-ignore
+  await expect(opened(await writer.close())).rejects.toThrow('“shop.zip” is locked with a password. Unpack it, pack its files again without one'); // prettier-ignore
+});
+
 describe('laying two devices together', () => {
   /** The shop on two devices, the second one begun from a backup of the first. */
   async function two() {

@@ -6,7 +6,7 @@ import { isOf, type SetAside } from '../reading';
 import { assertFileSize, importText, MOST_RECORDS } from '../transfer';
 import type { AnyStored, Kind, Stored } from '../types';
 import { checksumOf } from '../checksum';
-import { openArchive, type Archive } from './archive';
+import { LOCKED, openArchive, type Archive } from './archive';
 import { base64Of, textOf } from './bytes';
 import { DELETED_PATH, FORMAT, FORMAT_VERSION, noCounts, type Counts, type Manifest } from './write';
 
@@ -65,6 +65,10 @@ async function manifestOf(archive: Archive, name: string) {
   // A backup whose manifest is lost is still read: each file says itself whether it is whole.
   if (!isFields(value)) {
     if (archive.paths.some((p) => p.startsWith('records/')) || archive.cut) return undefined;
+    if (archive.refused.some((r) => r.path === 'manifest.json' && r.reason === LOCKED))
+      throw new RangeError(
+        `“${name}” is locked with a password. Unpack it, pack its files again without one, and read that in. Nothing was changed.`,
+      );
     throw new RangeError(`“${name}” is a ZIP file, but no backup of this app. Nothing was changed.`);
   }
   if (value.format !== FORMAT)
