@@ -119,4 +119,11 @@ export const EQUAL: readonly { file: string; line: string; from: string; to: str
     to: '1',
     why: 'one seed is as good as another',
   },
+  {
+    file: 'src/core/sight/refine.ts',
+    line: 'const t = (left + ((1 - 2 * left) * k) / (PLACES - 1)) * long;',
+    from: '1',
+    to: '3',
+    why: 'the places lie a twentieth further apart, and still between the ends',
+  },
 ];

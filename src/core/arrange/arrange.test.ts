@@ -255,11 +255,15 @@ test('where the clamps could give far more, no firmer than the target asks for',
 });
 
 test('what cannot be reached is pressed as firmly as covers most of the place', async () => {
-  const input = job({ clamps: [{ id: 'f', count: 1, forceN: 1500, reachMm: 100 }] });
+  // With one clamp that is far too strong, and where no more than 400 kPa may be given.
+  const input = job({
+    clamps: [{ id: 'f', count: 1, forceN: 9000, reachMm: 100 }],
+    target: { leastKPa: 150, mostKPa: 400 },
+  });
   const made = await arrange(input);
   expect(made.reached).toBe(false);
   const covered = async (share: number): Promise<number> =>
-    (await fieldOf(input, { ...made, clamps: made.clamps.map((c) => ({ ...c, forceN: Math.min(1500, c.forceN * share) })) })).coverage; // prettier-ignore
+    (await fieldOf(input, { ...made, clamps: made.clamps.map((c) => ({ ...c, forceN: Math.min(9000, c.forceN * share) })) })).coverage; // prettier-ignore
   const own = await covered(1);
   expect(own).toBeGreaterThan(0);
   for (const share of [0.55, 0.8, 1.25, 1.8])

@@ -1,4 +1,4 @@
-import { glueQuantity, type Adhesive, type GlueTimes } from '../adhesive';
+import type { Adhesive, GlueTimes } from '../adhesive';
 import { methodById, type MethodId } from '../catalogue';
 import type { Result } from '../check';
 import { LAYING } from '../figures';
@@ -6,9 +6,8 @@ import { distance } from '../geometry';
 import type { Stages } from '../glueup';
 import { clampById } from '../press';
 import { formatSmall } from '../units';
-import { gluedAreaMm2 } from './glued';
 import { heldWith, type Held } from './held';
-import { linkPlansOf } from './links';
+import { gluedGrams, linkPlansOf } from './links';
 import { gluing, pressPlan, type PressPlan } from './press';
 import type { Repair } from './repairs';
 import { stagesOf } from './stages';
@@ -33,7 +32,7 @@ export type GlueUp = {
 
 /** The glue-up of one link of a repair. Says why there is none: no size, nothing glued, or too cold for the glue. */
 export function glueUpOf(repair: Repair, method: MethodId, shop: KnownShop): Result<GlueUp> {
-  const { damage, face, survey, treated, chain } = repair;
+  const { damage, survey, treated, chain } = repair;
   const key = methodById(method).steps.find((s) => s.glued)?.key;
   if (key === undefined)
     return { ok: false, problem: 'This repair is not glued, so there is no clock to run.' };
@@ -60,7 +59,7 @@ export function glueUpOf(repair: Repair, method: MethodId, shop: KnownShop): Res
     value: {
       adhesive,
       times: times.value,
-      grams: press?.grams ?? glueQuantity(adhesive, Math.max(1, gluedAreaMm2(survey.value, damage.body, face?.body))).grams, // prettier-ignore
+      grams: (link && gluedGrams(link)) ?? 0,
       clampWords,
       key,
       ...(stages ? { stages } : {}),

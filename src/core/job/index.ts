@@ -79,8 +79,8 @@ export {
 } from './cutting';
 export { FEET, feetOf, jointGlueOf, type FeetSum, type JointSum } from './fitSums';
 export { amountsOf, type Amount } from './amounts';
-export { boardThickMm, gluedAreaMm2, hollowDepthMm } from './glued';
-export { type LinkPlan } from './links';
+export { boardThickMm, hollowDepthMm } from './glued';
+export { gluedGrams, type LinkPlan } from './links';
 export { amountWords, materialLabel } from './amountWords';
 export {
   handsMin,

@@ -236,6 +236,10 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
   };
 }
 
+/** Glue that is made up for a link, with its waste: the one figure that its page, the clock of the glue-up and the list show. g */
+export const gluedGrams = ({ amounts, press }: LinkPlan): number | undefined =>
+  press?.grams ?? amounts.flatMap((a) => (a.of === 'weight' ? a.grams : []))[0];
+
 /** The links of a repair in the order of work, each worked out; none for a damage that is left as it is. */
 export function linkPlansOf(repair: Repair, shop: KnownShop): LinkPlan[] {
   const { chain } = repair;

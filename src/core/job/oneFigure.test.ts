@@ -1,8 +1,11 @@
+import { METHODS } from '../catalogue';
 import { areaOf } from '../geometry';
 import { formatLength } from '../units';
 import type { Point } from '../geometry';
 import { DEFAULT_SHOP, newDamage, newFace, newPiece } from './defaults';
 import { fillOf } from './fills';
+import { glueUpOf } from './glueUp';
+import { gluedGrams } from './links';
 import { planOf, sharedWith, stepsOfLink } from './plan';
 import { patchFor } from './press';
 import { repairOf } from './repairs';
@@ -296,6 +299,21 @@ test('coats that even the parts out say their millilitres at the bench and stand
     'How much it takes is not known',
   );
 });
+
+test.each(METHODS.filter((m) => m.kinds.length > 0 && m.steps.some((step) => step.glued)).map((m) => m.id))(
+  '%s: the clock of the glue-up asks for the glue that stands on the list',
+  (method) => {
+    const { kinds } = METHODS.find((m) => m.id === method) ?? { kinds: [] };
+    for (const kind of kinds) {
+      const { repair, link } = worked({ kind, outline: mark(90, 40), method, answers: { depthMm: 6 } });
+      const clock = glueUpOf(repair, method, DEFAULT_SHOP);
+      if (!clock.ok) continue;
+      expect([kind, clock.value.grams]).toEqual([kind, link ? gluedGrams(link) : NaN]);
+      const glue = link?.amounts.find((a) => a.of === 'weight');
+      if (glue?.of === 'weight') expect(glue.grams).toBe(clock.value.grams);
+    }
+  },
+);
 
 test('a product that is gone from the shelf under decided coats is told, with the way on; the rest stands', () => {
   const { plan, steps } = worked(

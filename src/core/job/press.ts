@@ -58,6 +58,7 @@ export type PressPlan = {
   outline: Polygon;
   areaMm2: number;
   grams: number;
+  millilitres: number;
   targetKPa: number;
   /** What clamps are counted for until the user picks another. */
   wanted: Sourced;
@@ -203,7 +204,7 @@ export function pressPlan(
       byRule: own === undefined,
       outline,
       areaMm2,
-      grams: glueQuantity(adhesive, areaMm2, wasteOf(waysOf(piece))).grams,
+      ...glueQuantity(adhesive, areaMm2, wasteOf(waysOf(piece))),
       targetKPa,
       wanted,
       caul,

@@ -1,9 +1,10 @@
 import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
-import { ADHESIVES, glueQuantity, type AdhesiveId } from '@/core/adhesive';
+import { ADHESIVES, type Adhesive, type GlueTimes } from '@/core/adhesive';
+import type { Result } from '@/core/check';
 import { DOWEL_SOURCE, type DowelLayout } from '@/core/glueup';
-import { bringsWood, methodById } from '@/core/catalogue';
+import { bringsWood } from '@/core/catalogue';
 import { describeSource } from '@/core/sources';
 import { formatMinutes, formatSmall } from '@/core/units';
 import {
@@ -24,10 +25,7 @@ import { cautionsOf } from '@/core/safety';
 import { useList } from '@/records';
 import { Cautions } from '../shared/Cautions';
 import { Elsewhere } from '../shared/Elsewhere';
-import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
-import { Page } from '../shared/Page';
-import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useChange';
 import { KeepFigures } from '../shared/kept';
 import { useDamageView } from '../shared/usePiece';
@@ -37,11 +35,11 @@ import { Bending } from './sums';
 import { SumsSection } from '../sums/SumsSection';
 import { WayInSection } from './WayInSection';
 import { AmountsSection, AssumedNotice, ClampsSection } from '../sheet/sections';
+import { WorksheetPage } from '../sheet/WorksheetPage';
 import {
   boardThickMm,
-  damageLabel,
   dowelsOf,
-  gluedAreaMm2,
+  gluedGrams,
   gluing,
   hollowOf,
   isUnderPaint,
@@ -62,24 +60,17 @@ export function JointScreen() {
   const view = useDamageView(id, asked);
   const change = useChange();
   const { records: shelf } = useList('colour');
-  const { damage, face, piece, onFace, method, treated, repair, shop } = view;
+  const { damage, face, piece, method, treated, repair, shop } = view;
   if (!damage || !piece || !treated || !method) return <Missing what="This damage" loading={view.loading} />;
   // Opened by its address for a repair that is worked out elsewhere.
   if (worksheetOf(method) !== 'joint')
     return (
-      <Page
-        title={methodById(method).label}
-        eyebrow={`${piece.body.name} · ${damageLabel(damage.body)}`}
-        back={{ href: `/damage/${damage.id}/decide`, label: 'Decide' }}
-        list={<TrailList view={view} />}
-      >
-        <Text>{methodById(method).how}</Text>
+      <WorksheetPage view={view} method={method} piece={piece} damage={damage}>
         <Elsewhere view={view} />
-      </Page>
+      </WorksheetPage>
     );
   const survey = surveyed(damage.body, face?.body);
   const { suggested, adhesive: glue, times } = gluing(treated, method, view.glue, shop);
-  const glueId: AdhesiveId = glue.id;
   const boardMm = boardThickMm(face?.body);
   const sized = survey.ok ? survey.value : undefined;
   const links = repair ? worksheetsOf(repair, shop, shelf).links : [];
@@ -91,78 +82,24 @@ export function JointScreen() {
   const forced = wouldBeForced(method, damage.body);
   const coloured = bringsWood(method) && !isUnderPaint(treated);
   return (
-    <Page
-      title={methodById(method).label}
-      eyebrow={`${piece.body.name} · ${damageLabel(damage.body)}`}
-      back={{ href: `/damage/${damage.id}/decide`, label: 'Decide' }}
-      list={<TrailList view={view} />}
-      board={
-        face ? (
-          <FaceBoard
-            key={damage.id}
-            face={face}
-            damages={onFace}
-            current={damage.id}
-            still
-            label={damageLabel(damage.body)}
-            phoneHeight={180}
-            {...(sized ? { focus: { outline: sized.outline, marginMm: 60 } } : {})}
-          />
-        ) : undefined
-      }
-    >
-      <Text>{methodById(method).how}</Text>
+    <WorksheetPage view={view} method={method} piece={piece} damage={damage} survey={survey}>
       {forced ? (
         <Notice kind="stop" title="Do not force it">
           It does not close by hand, so its gap comes from shrinking. A clamp would close it and the wood
           would split elsewhere. Let in a sliver, or see what it does over the year.
         </Notice>
       ) : null}
-      <Section title={glue.label} help={glueId === suggested.id ? suggested.why : 'Your own choice.'}>
-        <View style={styles.figures}>
-          {!sized || poured || hollow?.shape === 'scoop' ? null : (
-            <Figure
-              label="Glue"
-              value={formatSmall(
-                glueQuantity(glue, Math.max(1, gluedAreaMm2(sized, damage.body, face?.body))).grams,
-              )}
-              unit="g"
-              note="both sides, a fifth for waste"
-              source={describeSource(glue.spreadGPerM2.source)}
-            />
-          )}
-          {times.ok ? (
-            <>
-              <Figure
-                label="Open"
-                value={formatMinutes(times.value.openMin)}
-                source={describeSource(glue.openMin.source)}
-              />
-              <Figure
-                label="Clamped"
-                value={formatMinutes(times.value.clampMin)}
-                source={describeSource(glue.clampMin.source)}
-              />
-              <Figure
-                label="Work on it after"
-                value={formatMinutes(times.value.workableMin)}
-                source={describeSource(glue.workableMin.source)}
-              />
-            </>
-          ) : null}
-        </View>
-        {times.ok ? null : (
-          <Notice kind="stop" title="Too cold for this glue">
-            {times.problem}
-          </Notice>
-        )}
-        <Text kind="quiet">{glue.note}</Text>
-      </Section>
+      <GlueSection
+        glue={glue}
+        times={times}
+        help={glue.id === suggested.id ? suggested.why : 'Your own choice.'}
+        grams={poured || hollow?.shape === 'scoop' ? undefined : link && gluedGrams(link)}
+      />
       <Fold title="Change the glue">
         <Chips
           label="Glue"
           options={ADHESIVES.map((a) => ({ value: a.id, label: a.label }))}
-          value={glueId}
+          value={glue.id}
           onChange={(adhesive) => change(damage, view.keepGlue({ ...view.glue, adhesive }))}
         />
       </Fold>
@@ -184,7 +121,7 @@ export function JointScreen() {
       </KeepFigures>
       {link ? <AssumedNotice assumed={link.assumed} /> : null}
       {link ? <AmountsSection amounts={link.amounts} /> : null}
-      <Cautions ids={cautionsOf([method], surfaceRisk(piece.body, face?.body), glueId)} />
+      <Cautions ids={cautionsOf([method], surfaceRisk(piece.body, face?.body), glue.id)} />
       {link?.glue && sized && times.ok ? (
         <Button
           label="Start the glue-up"
@@ -206,7 +143,52 @@ export function JointScreen() {
         {...(link?.glue || coloured ? {} : { kind: 'main' as const })}
         onPress={() => router.push(`/bench?piece=${piece.id}`)}
       />
-    </Page>
+    </WorksheetPage>
+  );
+}
+
+/** The glue of a joint: how much, and how long it stays open, is clamped, and hardens. @param grams none where a sum of its own says it */
+function GlueSection({
+  glue,
+  times,
+  help,
+  grams,
+}: {
+  glue: Adhesive;
+  times: Result<GlueTimes>;
+  help: string;
+  grams: number | undefined;
+}) {
+  const waits = times.ok
+    ? [
+        { label: 'Open', min: times.value.openMin, source: glue.openMin.source },
+        { label: 'Clamped', min: times.value.clampMin, source: glue.clampMin.source },
+        { label: 'Work on it after', min: times.value.workableMin, source: glue.workableMin.source },
+      ]
+    : [];
+  return (
+    <Section title={glue.label} help={help}>
+      <View style={styles.figures}>
+        {grams === undefined ? null : (
+          <Figure
+            label="Glue"
+            value={formatSmall(grams)}
+            unit="g"
+            note="both sides, a fifth for waste"
+            source={describeSource(glue.spreadGPerM2.source)}
+          />
+        )}
+        {waits.map(({ label, min, source }) => (
+          <Figure key={label} label={label} value={formatMinutes(min)} source={describeSource(source)} />
+        ))}
+      </View>
+      {times.ok ? null : (
+        <Notice kind="stop" title="Too cold for this glue">
+          {times.problem}
+        </Notice>
+      )}
+      <Text kind="quiet">{glue.note}</Text>
+    </Section>
   );
 }
 

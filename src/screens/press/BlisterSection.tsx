@@ -1,6 +1,5 @@
 import { StyleSheet, View } from 'react-native';
 import { Circle, G, Line } from 'react-native-svg';
-import { glueQuantity } from '@/core/adhesive';
 import {
   blisterPlan,
   mouthSections,
@@ -17,7 +16,7 @@ import { useUnits } from '../shared/useUnits';
 import { stagesOf, type PressPlan } from '@/core/job';
 
 export const blisterOf = (plan: PressPlan, grainDeg: number, asideMm: number): BlisterPlan =>
-  blisterPlan(plan.outline, grainDeg, glueQuantity(plan.adhesive, plan.areaMm2).millilitres, asideMm);
+  blisterPlan(plan.outline, grainDeg, plan.millilitres, asideMm);
 
 /** The slit along the grain and where the needle goes in, on the face. */
 export function BlisterMarks({ blister, k }: { blister: BlisterPlan; k: number }) {

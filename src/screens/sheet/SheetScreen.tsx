@@ -1,8 +1,8 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
-import { methodById, takesColour, tonesIn } from '@/core/catalogue';
+import type { BenchTask } from '@/core/bench';
+import { takesColour, tonesIn } from '@/core/catalogue';
 import {
-  damageLabel,
   handsMin,
   isUnderPaint,
   rangeWords,
@@ -16,16 +16,15 @@ import { formatMinutes } from '@/core/units';
 import { useList } from '@/records';
 import { Button, Figure, Notice, Row, Section, Text } from '@/ui';
 import { Cautions } from '../shared/Cautions';
-import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
-import { Page } from '../shared/Page';
-import { COUNTING, TrailList } from '../shared/Trail';
+import { COUNTING } from '../shared/Trail';
 import { usePlan } from '../shared/useBench';
 import { useDamageView } from '../shared/usePiece';
 import { useUnits } from '../shared/useUnits';
 import { KeepFigures } from '../shared/kept';
 import { SumsSection } from '../sums/SumsSection';
 import { AmountsSection, AssumedNotice } from './sections';
+import { WorksheetPage } from './WorksheetPage';
 
 /** The worksheet of whatever is neither pressed, patched nor clamped: what it takes, how much of it, and each step with its time. */
 export function SheetScreen() {
@@ -34,7 +33,7 @@ export function SheetScreen() {
   const { length, area } = useUnits();
   const { plan } = usePlan(view.piece?.id);
   const { records: shelf } = useList('colour');
-  const { damage, face, piece, onFace, method, treated, repair, shop } = view;
+  const { damage, piece, method, treated, repair, shop } = view;
   if (!damage || !piece || !treated || !method || !repair)
     return <Missing what="This damage" loading={view.loading} />;
   const { survey } = repair;
@@ -44,27 +43,7 @@ export function SheetScreen() {
   const shared = sharedWith(steps);
   const coloured = takesColour(method) && !isUnderPaint(treated);
   return (
-    <Page
-      title={methodById(method).label}
-      eyebrow={`${piece.body.name} · ${damageLabel(damage.body)}`}
-      back={{ href: `/damage/${damage.id}/decide`, label: 'Decide' }}
-      list={<TrailList view={view} />}
-      board={
-        face ? (
-          <FaceBoard
-            key={damage.id}
-            face={face}
-            damages={onFace}
-            current={damage.id}
-            still
-            label={damageLabel(damage.body)}
-            phoneHeight={180}
-            {...(survey.ok ? { focus: { outline: survey.value.outline, marginMm: 60 } } : {})}
-          />
-        ) : undefined
-      }
-    >
-      <Text>{methodById(method).how}</Text>
+    <WorksheetPage view={view} method={method} piece={piece} damage={damage} survey={survey}>
       {survey.ok ? (
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 16 }}>
           <Figure label="Along the grain" value={length(survey.value.measures.alongMm)} />
@@ -88,36 +67,14 @@ export function SheetScreen() {
       </KeepFigures>
       {link ? <AssumedNotice assumed={link.assumed} /> : null}
       {link ? <AmountsSection amounts={link.amounts} colours={tonesIn(method) ? colour.coats : []} /> : null}
-      <Section title="Step by step">
-        {plan ? null : <Text kind="quiet">{COUNTING}</Text>}
-        <View>
-          {steps.map((t, i) => {
-            const range = rangeWords(t);
-            const said = [
-              t.detail,
-              t.unattendedMin > 0 ? `Then wait ${formatMinutes(t.unattendedMin)}.` : undefined,
-              range ? `${upperFirst(range)} of work.` : undefined,
-            ];
-            return (
-              <Row
-                key={t.id}
-                title={`${i + 1}. ${t.title}`}
-                detail={said.filter(Boolean).join(' ')}
-                value={formatMinutes(t.attendedMin)}
-                source={t.from}
-                last={i === steps.length - 1}
-              />
-            );
-          })}
-        </View>
-        {plan && steps.length === 0 ? (
-          <Text kind="quiet">
-            {link?.unneeded
-              ? 'The wipe test has shown that it needs no colour: there is nothing to do.'
-              : 'The steps of the whole piece do this: stripping, sanding and coating cover it.'}
-          </Text>
-        ) : null}
-      </Section>
+      <StepsSection
+        steps={plan ? steps : undefined}
+        none={
+          link?.unneeded
+            ? 'The wipe test has shown that it needs no colour: there is nothing to do.'
+            : 'The steps of the whole piece do this: stripping, sanding and coating cover it.'
+        }
+      />
       {link ? <Cautions ids={link.cautions} /> : null}
       {coloured ? (
         <Button label="Next: colour it" onPress={() => router.push(`/damage/${damage.id}/blend`)} />
@@ -127,6 +84,36 @@ export function SheetScreen() {
         kind="main"
         onPress={() => router.push(`/bench?piece=${piece.id}`)}
       />
-    </Page>
+    </WorksheetPage>
+  );
+}
+
+/** The steps of a link as they stand at the bench. @param none said where it has none of its own */
+function StepsSection({ steps, none }: { steps: readonly BenchTask[] | undefined; none: string }) {
+  return (
+    <Section title="Step by step">
+      {steps ? null : <Text kind="quiet">{COUNTING}</Text>}
+      <View>
+        {(steps ?? []).map((t, i, all) => {
+          const range = rangeWords(t);
+          const said = [
+            t.detail,
+            t.unattendedMin > 0 ? `Then wait ${formatMinutes(t.unattendedMin)}.` : undefined,
+            range ? `${upperFirst(range)} of work.` : undefined,
+          ];
+          return (
+            <Row
+              key={t.id}
+              title={`${i + 1}. ${t.title}`}
+              detail={said.filter(Boolean).join(' ')}
+              value={formatMinutes(t.attendedMin)}
+              source={t.from}
+              last={i === all.length - 1}
+            />
+          );
+        })}
+      </View>
+      {steps?.length === 0 ? <Text kind="quiet">{none}</Text> : null}
+    </Section>
   );
 }
