@@ -4,8 +4,8 @@ import { BUSY_WORDS, RETRY_AFTER_S, type Pool } from './pool';
 const COMPUTE = /^\/api\/compute\/([^/?]+)/;
 const HEALTH = /^\/api\/health\/?$/;
 
-/** So many are read at one time; a shop has a few pages open. */
-const MOST_READ = 50;
+/** So many are read at one time; a shop has a few pages open. What a heavy door takes may be large, and nine of it are in work or wait. */
+const MOST_READ = { light: 50, heavy: 16 };
 /** What is sent comes from this machine: who takes longer to say it holds a place for nothing. */
 const MOST_READ_MS = 5000;
 
@@ -20,14 +20,16 @@ function answer(res: ServerResponse, status: number, body: object, more: Record<
  * being slow; what is to be computed is counted again once it is read.
  */
 export function createDoor(app: RequestListener, pool: Pool): RequestListener {
-  let inside = 0;
+  const inside = { light: 0, heavy: 0 };
   return (req, res) => {
     const { method, url = '/' } = req;
     if (method === 'GET' && HEALTH.test(url)) return answer(res, 200, { ok: true });
-    if (method === 'POST' && COMPUTE.test(url)) {
-      if (inside >= MOST_READ || pool.isFull())
+    const [, name] = (method === 'POST' && COMPUTE.exec(url)) || [];
+    if (name !== undefined) {
+      const weight = pool.isLight(name) ? 'light' : 'heavy';
+      if (inside[weight] >= MOST_READ[weight] || pool.isFull())
         return answer(res, 503, { error: BUSY_WORDS }, { 'Retry-After': String(RETRY_AFTER_S) });
-      inside++;
+      inside[weight]++;
       const late = setTimeout(() => {
         if (!req.complete && !res.headersSent) {
           answer(
@@ -42,7 +44,7 @@ export function createDoor(app: RequestListener, pool: Pool): RequestListener {
       req.on('end', () => clearTimeout(late));
       res.on('close', () => {
         clearTimeout(late);
-        inside--;
+        inside[weight]--;
       });
     }
     app(req, res);

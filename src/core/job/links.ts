@@ -1,7 +1,7 @@
 import { assumedOf, assumedWords, type Assumed } from './assumed';
 import { glueTimes, heldTimes, TIMES_AT_C } from '../adhesive';
 import type { GlueWork, LinkWork } from '../bench';
-import { methodById, PRESSED_FAMILIES, tonesIn, type MethodId } from '../catalogue';
+import { methodById, PRESSED_FAMILIES, tonesIn, USES, type MethodId } from '../catalogue';
 import { drawsTogether } from '../press';
 import { cautionsOf, type CautionId } from '../safety';
 import { standingOf } from '../shelf';
@@ -150,6 +150,14 @@ function woodWords(
   return step && sizes.length > 0 ? { [step.key]: sizes.join(' ') } : {};
 }
 
+/** Where a place has no size, that its amounts are not known and why; nothing where none would follow from it. */
+function unsizedWords(repair: Repair, method: MethodId): string | undefined {
+  const { survey } = repair;
+  if (survey.ok || fittedOf(repair, method) || methodById(method).needs.every((m) => USES[m].by === 'tool'))
+    return undefined;
+  return `No size yet, so no amounts: ${survey.problem}`;
+}
+
 function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownShop): LinkPlan {
   const { damage, face, survey, treated } = repair;
   const { family, label, steps } = methodById(method);
@@ -167,10 +175,12 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
   const sized = survey.ok ? survey.value : undefined;
   const assumed = assumedOf(repair, method);
   const amounts = amountsOf(repair, method, glued || poured ? adhesive : undefined, press, shop);
+  const begins =
+    assumed.length > 0 ? `Assumed, measure it: ${assumedWords(assumed)}.` : unsizedWords(repair, method);
   const says = { ...woodWords(method, amounts, shop), ...letInWords(repair, method, shop) };
   const shown = {
     ...(Object.keys(says).length > 0 ? { says } : {}),
-    ...(assumed.length > 0 ? { begins: `Assumed, measure it: ${assumedWords(assumed)}.` } : {}),
+    ...(begins ? { begins } : {}),
     label,
     assumed,
     worksheet: worksheetOf(method),

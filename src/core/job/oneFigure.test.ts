@@ -337,6 +337,15 @@ test('a fill that was mixed by hand says its parts at the bench', () => {
   expect(steps[0]?.detail).toContain('Ground: 3 parts of Amber stick, 1 part of Brown stick. Lines: 2 parts of Brown stick.'); // prettier-ignore
 });
 
+test('a place without a size says at the bench that its amounts are not known, and why', () => {
+  const off = worked({ kind: 'gouge', outline: [[1.2, 0.5], [1.4, 0.5], [1.4, 0.6]], method: 'bareFiller' }); // prettier-ignore
+  expect(off.link?.amounts.every((a) => a.of === 'tool')).toBe(true);
+  expect(off.steps[0]?.detail).toMatch(/No size yet, so no amounts: The damage leaves the face\./);
+  // What takes nothing by its size says nothing of it.
+  const smell = worked({ kind: 'mouldSmell', outline: [], method: 'airOut' });
+  expect(smell.steps[0]?.detail).not.toContain('No size yet');
+});
+
 test('what nobody has measured is said where its figure is used: on the worksheet, at the bench and on paper', () => {
   const gouge: Partial<Damage> = { kind: 'gouge', outline: mark(60, 40), method: 'bareFiller' };
   const assumed = worked(gouge, faceOf(600, 500, SOLID));
