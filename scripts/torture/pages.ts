@@ -97,7 +97,7 @@ const manyPieces = (pieces: number) =>
 const PAGES: [string, string, string][] = [
   ['piece', '/piece/p', 'Now'],
   ['face', '/face/f', 'grain'],
-  ['plan', '/piece/p/plan', 'of hands in all'],
+  ['plan', '/piece/p/plan', 'in all'],
   ['report', '/piece/p/report', 'Score'],
   ['bench', '/bench', 'Your hands'],
 ];

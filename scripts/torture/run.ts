@@ -148,10 +148,18 @@ const PARTS: Record<string, () => Promise<void>> = {
     for (const [what, told] of await bracketLoads(BASE, healthMs)) tell(what, told);
     server.kill('SIGKILL');
   },
-  async pages() {
+  async taps() {
     const server = await served();
     tell('500 double taps on buttons that make something', await doubleTaps(BASE, 500));
+    server.kill('SIGKILL');
+  },
+  async shops() {
+    const server = await served();
     for (const [what, told] of await largeShops(BASE)) tell(what, told);
+    server.kill('SIGKILL');
+  },
+  async pages() {
+    const server = await served();
     tell('Pages over spoilt records of every kind', await spoiltPages());
     server.kill('SIGKILL');
   },
