@@ -166,7 +166,7 @@ test.each(['units.length', 'bench.schedule'])(
 
 test('a body that comes too slowly is let go, and holds no place meanwhile', async () => {
   const { port } = server.address() as AddressInfo;
-  const slow = Array.from({ length: 12 }, () => {
+  const slow = Array.from({ length: 40 }, () => {
     const socket = connect(port, '127.0.0.1', () =>
       socket.write(
         'POST /api/compute/bench.schedule HTTP/1.1\r\nHost: x\r\nContent-Type: application/json\r\nContent-Length: 5000\r\n\r\n{',

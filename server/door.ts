@@ -4,8 +4,10 @@ import { BUSY_WORDS, RETRY_AFTER_S, type Pool } from './pool';
 const COMPUTE = /^\/api\/compute\/([^/?]+)/;
 const HEALTH = /^\/api\/health\/?$/;
 
-/** So many are read at one time; a shop has a few pages open. What a heavy door takes may be large, and nine of it are in work or wait. */
-const MOST_READ = { light: 50, heavy: 16 };
+/** So many are read at one time, and so much of what they announce; a shop has a few pages open. */
+const MOST_READ = { count: 50, bytes: 32 * 1024 * 1024 };
+/** No door takes more: what announces more, or does not say how long it is, counts as this and is sent away when it is read. */
+const LARGEST_BYTES = 2 * 1024 * 1024;
 /** What is sent comes from this machine: who takes longer to say it holds a place for nothing. */
 const MOST_READ_MS = 5000;
 
@@ -20,16 +22,17 @@ function answer(res: ServerResponse, status: number, body: object, more: Record<
  * being slow; what is to be computed is counted again once it is read.
  */
 export function createDoor(app: RequestListener, pool: Pool): RequestListener {
-  const inside = { light: 0, heavy: 0 };
+  const inside = { count: 0, bytes: 0 };
   return (req, res) => {
     const { method, url = '/' } = req;
     if (method === 'GET' && HEALTH.test(url)) return answer(res, 200, { ok: true });
-    const [, name] = (method === 'POST' && COMPUTE.exec(url)) || [];
-    if (name !== undefined) {
-      const weight = pool.isLight(name) ? 'light' : 'heavy';
-      if (inside[weight] >= MOST_READ[weight] || pool.isFull())
+    if (method === 'POST' && COMPUTE.test(url)) {
+      const bytes = Math.min(LARGEST_BYTES, Number(req.headers['content-length'] ?? LARGEST_BYTES));
+      const full = inside.count >= MOST_READ.count || inside.bytes + bytes > MOST_READ.bytes;
+      if (full || pool.isFull())
         return answer(res, 503, { error: BUSY_WORDS }, { 'Retry-After': String(RETRY_AFTER_S) });
-      inside[weight]++;
+      inside.count++;
+      inside.bytes += bytes;
       const late = setTimeout(() => {
         if (!req.complete && !res.headersSent) {
           answer(
@@ -44,7 +47,8 @@ export function createDoor(app: RequestListener, pool: Pool): RequestListener {
       req.on('end', () => clearTimeout(late));
       res.on('close', () => {
         clearTimeout(late);
-        inside[weight]--;
+        inside.count--;
+        inside.bytes -= bytes;
       });
     }
     app(req, res);

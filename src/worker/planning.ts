@@ -219,11 +219,11 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     },
 
     /** Patches or a new sheet for a face, by the bench's own minutes; nothing where there is no such question. */
-    async breakEven(faceId: string): Promise<BreakEven | undefined> {
+    async breakEven(faceId: string, context: JobContext = {}): Promise<BreakEven | undefined> {
       const shelf = await read();
       const face = shelf.faces.find((f) => f.id === faceId);
       const piece = shelf.pieces.find((p) => p.id === face?.body.pieceId);
-      return piece ? breakEven(await jobFor(piece, shelf), faceId) : undefined;
+      return piece ? breakEven(await jobFor(piece, shelf), faceId, context.beat) : undefined;
     },
 
     /** The days over all pieces. @param at local time without zone */

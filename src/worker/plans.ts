@@ -28,7 +28,8 @@ export const plans = (planner: Planner) => ({
     planner.plan(pieceId, context),
 
   /** Patches or a new sheet for a face; nothing where there is no such question. */
-  breakEven: ({ faceId }: { faceId: string }): Promise<BreakEven | undefined> => planner.breakEven(faceId),
+  breakEven: ({ faceId }: { faceId: string }, context: JobContext): Promise<BreakEven | undefined> =>
+    planner.breakEven(faceId, context),
 
   /** The days over all pieces. @param tries 0 for a first answer at once */
   bench: async ({ at, tries }: From & { tries?: number }, context: JobContext): Promise<BenchPlan> =>

@@ -71,7 +71,7 @@ export const PRESSED_FAMILIES: readonly MethodFamily[] = ['reglue', 'patch'];
 export type WorksOn = 'bare' | 'film' | 'any';
 
 /**
- * Which glues would do: none; what sets in seconds; what fills too; more of the old hide glue; what dries hard under thin veneer; what
+ * Which glues would do: none; what sets in seconds; what fills too; the old hide glue, warmed, with none laid; what dries hard under thin veneer; what
  * the way of gluing splits says; or whatever the school joins wood with.
  */
 export type GlueUse = 'none' | 'instant' | 'fills' | 'oldHide' | 'patch' | 'split' | 'joins';

@@ -24,7 +24,7 @@ export type BreakEven = {
 };
 
 export const BREAK_EVEN_SOURCE: Source = derived(
-  'the minutes of the steps that the bench would book for the patches together, and for one sheet over the face',
+  'the minutes of the steps that the bench would book for the patches together, and for one sheet over the face; finishing the face afterwards is not in it',
 );
 
 /** Nobody would patch so many; more are not tried. */
@@ -61,11 +61,16 @@ export function turnWords({ cheaper, turnsAt }: BreakEven): string {
 
 /**
  * Many patches or one new sheet for a face, in minutes of hands, by the steps that the bench would book for either: alike patches
- * together, glued in rounds as the clamps go. What is done to the whole face afterwards is left out; it is the same.
+ * together, glued in rounds as the clamps go. What is done to the whole face afterwards is not in it.
  *
+ * @param tick called in between, so that whoever waits knows that it is being worked on
  * @returns nothing for solid wood, a face without a size, or one that has lost no veneer
  */
-export function breakEven(job: Job, faceId: string): BreakEven | undefined {
+export function breakEven(
+  job: Job,
+  faceId: string,
+  tick: () => void = () => undefined,
+): BreakEven | undefined {
   const face = job.faces.find((f) => f.id === faceId);
   if (!face) return undefined;
   const found = lossesOf(face, job.damages);
@@ -76,13 +81,19 @@ export function breakEven(job: Job, faceId: string): BreakEven | undefined {
   if (!largest) return undefined;
   const works = (damages: readonly Named<Damage>[], chosen: (d: Damage) => Partial<Chosen>) => {
     const choices = Object.fromEntries(damages.map((d) => [d.id, chosen(d.body)]));
-    return workOf(job.piece, [face], workedOf({ ...job, faces: [face], damages, choices }), job.stock ?? []);
+    return workOf(
+      job.piece,
+      [face],
+      workedOf({ ...job, faces: [face], damages, choices }, tick),
+      job.stock ?? [],
+    );
   };
   const patching = works(
     found.map((f) => f.damage),
     (d) => ({ method: patchChosen(d) }),
   );
   const hands = (work: typeof patching, repairs: readonly RepairWork[]): Hands => {
+    tick();
     const steps = tasksFor({ ...work, repairs: [...repairs] }, job.shop).tasks.filter((t) => t.places);
     const range = handsRange(steps);
     return { min: handsMin(steps), ...(range ? { range } : {}) };

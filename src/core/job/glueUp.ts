@@ -18,7 +18,8 @@ import { glueChoice } from './worksheet';
 export type GlueUp = {
   adhesive: Adhesive;
   times: GlueTimes;
-  grams: number;
+  /** Nothing where none is laid. */
+  grams?: number;
   /** Clamps in words: “2 × C-clamp”. */
   clampWords: string;
   stages?: Stages;
@@ -51,6 +52,7 @@ export function glueUpOf(repair: Repair, method: MethodId, shop: KnownShop): Res
   const held = chosen.held ? heldWith(chosen.held, repair, method, chosen, shop, press) : undefined;
   if (held && !held.ok) return held;
   const stages = press && !held ? stagesOf(press) : undefined;
+  const grams = link && gluedGrams(link);
   const clampWords = Object.entries(link?.clamps ?? {})
     .map(([kind, count]) => `${count} × ${clampById(kind).label}`)
     .join(' and ');
@@ -59,7 +61,7 @@ export function glueUpOf(repair: Repair, method: MethodId, shop: KnownShop): Res
     value: {
       adhesive,
       times: times.value,
-      grams: (link && gluedGrams(link)) ?? 0,
+      ...(grams === undefined ? {} : { grams }),
       clampWords,
       key,
       ...(stages ? { stages } : {}),
@@ -77,11 +79,11 @@ export function withinReach(
   { adhesive, grams, clampWords, press, held }: GlueUp,
   length: (mm: number) => string,
 ): string[] {
-  const glue = `${adhesive.label}, ${formatSmall(grams)} g`;
+  const glue = grams === undefined ? [] : [`${adhesive.label}, ${formatSmall(grams)} g`];
   const last = ['Brush, thin knife, damp sponge', 'Everything closed once, dry'];
-  if (held) return [...(clampWords ? [clampWords] : []), ...held.also, 'Release sheet', glue, ...last];
+  if (held) return [...(clampWords ? [clampWords] : []), ...held.also, 'Release sheet', ...glue, ...last];
   if (!press)
-    return [...(clampWords ? [`${clampWords}, with pads under the jaws`] : []), 'Release sheet under the clamps', glue, ...last]; // prettier-ignore
+    return [...(clampWords ? [`${clampWords}, with pads under the jaws`] : []), 'Release sheet under the clamps', ...glue, ...last]; // prettier-ignore
   const { placed, mixes } = press;
   const [caul] = placed.cauls;
   const longest = Math.max(0, ...placed.cauls.map((c) => distance(c.from, c.to)));
@@ -96,7 +98,7 @@ export function withinReach(
     `Platen ${length(press.platenMm)}`,
     'Release sheet, larger than the platen',
     'A block under the other jaws',
-    glue,
+    ...glue,
     ...(mixes
       ? [`Three cups: ${mixes.map((m) => `${formatSmall(m.glueMl + m.waterMl)} ml`).join(', ')}`]
       : []),

@@ -38,7 +38,7 @@ export type LinkPlan = LinkWork & {
   /** What holds it in place of a flat press, where that was chosen. */
   held?: Held;
   /** What its press aims at, where it is pressed. */
-  press?: { targetKPa: number; grams: number; clamps: number; owned: number; clampWords: string };
+  press?: { targetKPa: number; clamps: number; owned: number; clampWords: string };
 };
 
 type Across = { clamps?: Record<string, number>; words?: string };
@@ -236,7 +236,6 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
           stages: stages?.stages.map((s) => s.layingMin) ?? [press.layingMin],
           press: {
             targetKPa: press.targetKPa,
-            grams: press.grams,
             clamps: press.layout.clamps.length,
             owned: press.owned,
             clampWords: press.clampWords,
@@ -246,9 +245,9 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
   };
 }
 
-/** Glue that is made up for a link, with its waste: the one figure that its page, the clock of the glue-up and the list show. g */
-export const gluedGrams = ({ amounts, press }: LinkPlan): number | undefined =>
-  press?.grams ?? amounts.flatMap((a) => (a.of === 'weight' ? a.grams : []))[0];
+/** Glue that is laid for a link, with its waste; nothing where the old glue is warmed: the one figure that its page, the clock of the glue-up and the list show. g */
+export const gluedGrams = ({ amounts }: LinkPlan): number | undefined =>
+  amounts.flatMap((a) => (a.of === 'weight' ? a.grams : []))[0];
 
 /** The links of a repair in the order of work, each worked out; none for a damage that is left as it is. */
 export function linkPlansOf(repair: Repair, shop: KnownShop): LinkPlan[] {

@@ -57,6 +57,7 @@ export type PressPlan = {
   /** What is pressed: the loose area, or the patch. */
   outline: Polygon;
   areaMm2: number;
+  /** Glue that is laid, with its waste; 0 where the old glue is warmed. */
   grams: number;
   millilitres: number;
   targetKPa: number;
@@ -204,7 +205,10 @@ export function pressPlan(
       byRule: own === undefined,
       outline,
       areaMm2,
-      ...glueQuantity(adhesive, areaMm2, wasteOf(waysOf(piece))),
+      // Old glue that is warmed holds again: none is laid.
+      ...(methodById(method).glue === 'oldHide'
+        ? { grams: 0, millilitres: 0 }
+        : glueQuantity(adhesive, areaMm2, wasteOf(waysOf(piece)))),
       targetKPa,
       wanted,
       caul,

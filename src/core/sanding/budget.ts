@@ -80,6 +80,10 @@ export type SandingBudget = {
   steps: { grit: number; removedMm: number; leftMm: number }[];
 };
 
+/** Where sanding begins and ends, as the budget takes it. */
+export const START_GRIT_SOURCE = practice('no coarser than P150 on thin veneer');
+export const END_GRIT_SOURCE = practice('P180 to P220 before colour');
+
 const grain = (p: number): number => {
   const found = GRITS.find((g) => g.p === p);
   if (!found) throw new RangeError(`There is no grit ${p} in the table.`);

@@ -1,7 +1,15 @@
 import { View } from 'react-native';
 import type { Result } from '@/core/check';
 import { cautionsFor, type RiskySurface } from '@/core/safety';
-import { EDGE_FACTOR, GRITS, LEAST_LEFT_MM, SCRATCH_SHARE, type SandingBudget } from '@/core/sanding';
+import {
+  EDGE_FACTOR,
+  END_GRIT_SOURCE,
+  GRITS,
+  LEAST_LEFT_MM,
+  SCRATCH_SHARE,
+  START_GRIT_SOURCE,
+  type SandingBudget,
+} from '@/core/sanding';
 import { describeSource } from '@/core/sources';
 import { Figure, Notice, Row, Section, Text } from '@/ui';
 import { Cautions } from '../shared/Cautions';
@@ -41,13 +49,13 @@ function Budget({ budget, veneerMm }: { budget: SandingBudget; veneerMm: number 
           label="Start with"
           value={`P${budget.startGrit}`}
           unit="ISO 6344"
-          source="Common practice: no coarser than P150 on thin veneer."
+          source={describeSource(START_GRIT_SOURCE)}
         />
         <Figure
           label="End with"
           value={`P${budget.endGrit}`}
           unit="ISO 6344"
-          source="Common practice: P180 to P220 before colour."
+          source={describeSource(END_GRIT_SOURCE)}
         />
         <Figure
           label="Veneer left"

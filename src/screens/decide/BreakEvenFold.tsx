@@ -69,6 +69,9 @@ function Bars({ found }: { found: BreakEven }) {
         </View>
       ))}
       <Text>{turnWords(found)}</Text>
+      <Text kind="quiet">
+        Finishing the face afterwards is not in these hours; a new sheet needs all of it.
+      </Text>
       <View style={styles.figures}>
         <Figure label="Seams" value={length(found.seamMm)} source={describeSource(BREAK_EVEN_SOURCE)} />
         <Figure label="Lost area" value={area(found.lossMm2)} />

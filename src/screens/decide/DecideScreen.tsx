@@ -7,9 +7,9 @@ import { SCHOOLS } from '@/core/terms';
 import { chainWords, type ChainLink } from '@/core/method';
 import { changeShop, useShop, type Answers } from '@/records';
 import { Button, Chips, LitCard, Notice, Text, TextField } from '@/ui';
-import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
+import { PlaceBoard } from '../shared/PlaceBoard';
 import { TrailList } from '../shared/Trail';
 import { useAct } from '../shared/useAct';
 import { useChange } from '../shared/useChange';
@@ -70,16 +70,7 @@ export function DecideScreen() {
       list={<TrailList view={view} />}
       board={
         face ? (
-          <FaceBoard
-            key={damage.id}
-            face={face}
-            damages={onFace}
-            current={damage.id}
-            still
-            label={damageLabel(damage.body)}
-            phoneHeight={200}
-            {...(survey.ok ? { focus: { outline: survey.value.outline, marginMm: 60 } } : {})}
-          />
+          <PlaceBoard damage={damage} face={face} onFace={onFace} survey={survey} phoneHeight={200} />
         ) : undefined
       }
     >

@@ -6,9 +6,9 @@ import { CRACK_ADVICE, CRACK_SOURCE, DENSITY_SHRINKAGE_SOURCE, SPECIES, type Cra
 import type { Piece } from '@/records';
 import { Button, Chips, Figure, fonts, LengthField, LitCard, materials, Notice, Section, Stepper, Text, useTheme } from '@/ui'; // prettier-ignore
 import { AirFields, COMMON_HOME } from '../shared/air';
-import { FaceBoard } from '../shared/FaceBoard';
 import { Missing } from '../shared/Missing';
 import { Page } from '../shared/Page';
+import { PlaceBoard } from '../shared/PlaceBoard';
 import { TrailList } from '../shared/Trail';
 import { useChange } from '../shared/useChange';
 import { useDamageView } from '../shared/usePiece';
@@ -58,18 +58,7 @@ export function MovementScreen() {
       eyebrow={eyebrow}
       back={back}
       list={<TrailList view={view} />}
-      board={
-        <FaceBoard
-          key={damage.id}
-          face={face}
-          damages={onFace}
-          current={damage.id}
-          still
-          label={damageLabel(damage.body)}
-          phoneHeight={180}
-          focus={{ outline: survey.value.outline, marginMm: 60 }}
-        />
-      }
+      board={<PlaceBoard damage={damage} face={face} onFace={onFace} survey={survey} />}
     >
       {plan?.ok ? (
         <LitCard eyebrow="Advice" title={CRACK_ADVICE[plan.value.advice]}>

@@ -141,11 +141,13 @@ export function StagesSection({ plan, mouthMm }: { plan: PressPlan; mouthMm?: nu
             ? `Each stage takes ${first?.clamps ?? 0} clamps. The next waits until they come off.`
             : `Each takes about ${formatMinutes(first?.layingMin ?? 0)} to lay. Begin at the far end from the mouth; finish at the mouth.`}
       </Text>
-      <Text>
-        {stages.stages.length === 1
-          ? `Mix or pour one batch of ${formatSmall(plan.grams)} g.`
-          : `Mix or pour a fresh batch of ${formatSmall(plan.grams / stages.stages.length)} g for each stage, not all at once: what stands open tacks in the pot.`}
-      </Text>
+      {plan.grams > 0 ? (
+        <Text>
+          {stages.stages.length === 1
+            ? `Mix or pour one batch of ${formatSmall(plan.grams)} g.`
+            : `Mix or pour a fresh batch of ${formatSmall(plan.grams / stages.stages.length)} g for each stage, not all at once: what stands open tacks in the pot.`}
+        </Text>
+      ) : null}
       {sections && sections.count > 1 ? (
         <Text kind="quiet">
           {`The mouth is pressed in ${sections.count} sections of ${length(sections.lengthMm)}, ${sections.atOnce} at a time. ${describeSource(SECTION_MM.source)}`}

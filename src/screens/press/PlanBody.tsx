@@ -66,10 +66,14 @@ export function PlanBody({
         />
         <Figure
           label="Glue"
-          value={formatSmall(plan.grams)}
-          unit="g"
-          note={`for ${area(plan.areaMm2)}`}
-          source={`${describeSource(adhesive.spreadGPerM2.source)} Taken: ${adhesive.spreadGPerM2.value} g/m² and a fifth for waste.`}
+          {...(plan.grams > 0
+            ? {
+                value: formatSmall(plan.grams),
+                unit: 'g',
+                note: `for ${area(plan.areaMm2)}`,
+                source: `${describeSource(adhesive.spreadGPerM2.source)} Taken: ${adhesive.spreadGPerM2.value} g/m² and what stays outside.`,
+              }
+            : { value: 'None', note: 'the old glue melts and holds again' })}
         />
         <Figure
           label="Pressure"
@@ -153,7 +157,7 @@ export function PlanBody({
                 source="Common practice: three mixes, 2:1, 1:1 and neat. The glue of the area is shared evenly over the three."
               />
             ))}
-            {dry && adhesive.waterPerDry ? (
+            {dry && plan.grams > 0 && adhesive.waterPerDry ? (
               <Row
                 title="From dry glue"
                 detail={`${formatSmall(dry.dryG)} g soaked in ${formatSmall(dry.waterMl)} ml of cold water, then warmed to about ${potText}`}

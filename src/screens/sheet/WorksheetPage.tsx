@@ -3,8 +3,8 @@ import { methodById, type MethodId } from '@/core/catalogue';
 import { damageLabel, type Repair } from '@/core/job';
 import type { Stored } from '@/records';
 import { Text } from '@/ui';
-import { FaceBoard } from '../shared/FaceBoard';
 import { Page } from '../shared/Page';
+import { PlaceBoard } from '../shared/PlaceBoard';
 import { TrailList } from '../shared/Trail';
 import type { DamageView } from '../shared/usePiece';
 
@@ -35,16 +35,7 @@ export function WorksheetPage({
       list={<TrailList view={view} />}
       board={
         survey && face ? (
-          <FaceBoard
-            key={damage.id}
-            face={face}
-            damages={onFace}
-            current={damage.id}
-            still
-            label={damageLabel(damage.body)}
-            phoneHeight={180}
-            {...(survey.ok ? { focus: { outline: survey.value.outline, marginMm: 60 } } : {})}
-          />
+          <PlaceBoard damage={damage} face={face} onFace={onFace} survey={survey} />
         ) : undefined
       }
     >
