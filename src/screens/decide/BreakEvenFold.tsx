@@ -69,11 +69,9 @@ function Bars({ found }: { found: BreakEven }) {
         </View>
       ))}
       <Text>{turnWords(found)}</Text>
-      <Text kind="quiet">
-        Finishing the face afterwards is not in these hours; a new sheet needs all of it.
-      </Text>
+      <Text kind="quiet">{describeSource(BREAK_EVEN_SOURCE)}</Text>
       <View style={styles.figures}>
-        <Figure label="Seams" value={length(found.seamMm)} source={describeSource(BREAK_EVEN_SOURCE)} />
+        <Figure label="Seams" value={length(found.seamMm)} />
         <Figure label="Lost area" value={area(found.lossMm2)} />
       </View>
     </>
