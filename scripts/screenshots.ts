@@ -31,7 +31,7 @@ const VIEWS: View[] = [
   { name: 'record', route: '/piece/lectern/record', ready: 'Print the record' },
   { name: 'stock', route: '/stock', ready: 'On the shelf' },
   { name: 'shop', route: '/shop', ready: 'Wood settles' },
-  { name: 'plan', route: '/piece/table/plan', ready: 'of hands in all', dark: true },
+  { name: 'plan', route: '/piece/table/plan', ready: 'in all', dark: true },
 ];
 
 async function shot(page: Page, { route, ready, scroll, dark }: View, size: typeof PHONE): Promise<Buffer> {
