@@ -44,7 +44,7 @@ type Store = { version: number; table: string; entries: [string, unknown][] };
 /** The store as it stands once the demo was brought in: kept for the tests that follow. */
 let withDemo: Store | undefined;
 
-/** Brings in the demo pieces: through the interface the first time, then as the store stood after it. */
+/** Brings in the demo pieces: through the interface the first time, then as the store stood after it and nothing else. */
 export async function bringDemo(page: Page): Promise<void> {
   const cabinet = page.getByRole('link', { name: /Card-index cabinet/ });
   if (withDemo) {
@@ -57,6 +57,7 @@ export async function bringDemo(page: Page): Promise<void> {
         (resolve) => (request.onsuccess = () => resolve(request.result)),
       );
       const tx = db.transaction(table, 'readwrite');
+      tx.objectStore(table).clear();
       for (const [key, value] of entries) tx.objectStore(table).put(value, key);
       await new Promise((resolve) => (tx.oncomplete = resolve));
       db.close();

@@ -1,26 +1,21 @@
 // Double taps on whatever makes something, and shops far larger than any.
 import type { Page } from '@playwright/test';
+import { MAKES, madeIn, openMaker, tapTwice, type Makes } from '../../e2e/makes';
 import { newDamage, newFace, newPiece } from '../../src/records/defaults';
 import { openBrowser, openContext, put, texts } from './browser';
 import { asTexts, NOW, record } from './shop';
 
-/** Where a button that makes something is, and what it makes. */
-const MAKES: readonly { at: string; button: string; kind: string }[] = [
-  { at: '/', button: 'Add a piece', kind: 'piece' },
-  { at: '/quick', button: 'Keep this', kind: 'piece' },
-  { at: '/piece/lectern/about', button: 'Add a face without a photo', kind: 'face' },
-  { at: '/colours', button: 'Add a colour', kind: 'colour' },
-  { at: '/stock', button: 'Add a board', kind: 'lumber' },
-  { at: '/stock', button: 'Add a veneer without a photo', kind: 'veneer' },
-];
 const APART_MS = [60, 120, 200];
 /** The processor so many times slower. */
 const SLOWER = 4;
 /** Pages that are tapped side by side. */
 const HANDS = 2;
 
-const countOf = async (page: Page, kind: string): Promise<number> =>
-  Object.keys(await texts(page)).filter((k) => k.startsWith(`${kind}/`)).length;
+const countOf = async (page: Page, row: Makes): Promise<number> =>
+  madeIn(
+    row,
+    Object.entries(await texts(page)).flatMap(([k, text]) => (k.startsWith(`${row.kind}/`) ? [text] : [])),
+  );
 
 export async function doubleTaps(base: string, count: number): Promise<string> {
   const browser = await openBrowser();
@@ -40,23 +35,15 @@ export async function doubleTaps(base: string, count: number): Promise<string> {
       if (!way) break;
       await page.goto('/api/health');
       await put(page, good);
-      await page.goto(way.at);
-      const button = page.getByRole('button', { name: way.button, exact: true });
-      await button.waitFor();
-      await button.scrollIntoViewIfNeeded();
-      const box = await button.boundingBox();
-      if (!box) continue;
-      const before = await countOf(page, way.kind);
+      await openMaker(page, way);
+      const before = await countOf(page, way);
       await cdp.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
-      const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-      await page.mouse.click(x, y);
-      await page.waitForTimeout(way.apart);
-      await page.mouse.click(x, y);
+      await tapTwice(page, way.button, way.apart);
       await page.waitForTimeout(700);
       await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
       let made = 0;
       for (let look = 0; look < 20 && made === 0; look++) {
-        made = (await countOf(page, way.kind)) - before;
+        made = (await countOf(page, way)) - before;
         if (made === 0) await page.waitForTimeout(200);
       }
       if (made === 0) lost++;

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { Pressable, StyleSheet, View, type GestureResponderEvent } from 'react-native';
 import { Text } from './Text';
 import { useWords } from './words';
 import { useOnce } from './useOnce';
@@ -31,7 +31,8 @@ export function Button({ label, onPress, kind = 'plain', disabled = false, big =
       aria-label={words(name ?? label)}
       aria-disabled={disabled || running}
       disabled={disabled || running}
-      onPress={begin}
+      // A reader that speaks may press without an event.
+      onPress={(event?: GestureResponderEvent) => begin(event?.timeStamp)}
       style={({ pressed }) => [
         styles.base,
         main && [styles.main, planed, { backgroundColor: theme.chosen }],
