@@ -8,20 +8,26 @@ import type { Tally } from './shop';
 import { merges } from './merges';
 import { bracketLoads } from './brackets';
 import { doubleTaps, largeShops } from './pages';
+import { undos } from './undos';
+import { backAndForward, frozenTab, fullDisk, halfInstalled } from './weather';
 import { failingWrites, kills, twoWindows } from './writes';
 
 const run = promisify(execFile);
-const PORT = 8099;
+const PORT = Number(process.env.PORT ?? 8099);
 const BASE = `http://127.0.0.1:${PORT}`;
 const tell = (what: string, answer: string): void => console.log(`| ${what} | ${answer} |`);
 const counted = ({ done, lost, doubled, foreign }: Tally): string =>
   `${done} done, ${lost} lost, ${doubled} doubled, ${foreign.length} foreign errors${foreign.length > 0 ? `: ${[...new Set(foreign)].slice(0, 3).join('; ')}` : ''}`;
+
+/** All that were begun, so that none outlives a part that failed. */
+const servers: ChildProcess[] = [];
 
 async function served(): Promise<ChildProcess> {
   const server = spawn('node', ['--import', 'tsx', 'server/index.ts'], {
     env: { ...process.env, PORT: String(PORT), WEB_ROOT: 'dist' },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
+  servers.push(server);
   await new Promise((resolve) => server.stdout?.once('data', resolve));
   return server;
 }
@@ -158,6 +164,20 @@ const PARTS: Record<string, () => Promise<void>> = {
     for (const [what, told] of await largeShops(BASE)) tell(what, told);
     server.kill('SIGKILL');
   },
+  async undos() {
+    const server = await served();
+    const result = await undos(BASE, process.env.TORTURE_ROUTE);
+    tell(`${result.pressed} buttons of all pages pressed, what can be undone undone`, counted(result));
+    server.kill('SIGKILL');
+  },
+  async weather() {
+    const server = await served();
+    tell('Back and forward 100 times in eights while pages work', counted(await backAndForward(BASE, 100)));
+    tell('A tab put to sleep while it saves, 40 times', counted(await frozenTab(BASE, 40)));
+    tell('A disk really full while something is typed, 10 times', counted(await fullDisk(BASE, 10)));
+    server.kill('SIGKILL');
+    tell('The server gone in the middle of the first install, 20 times', counted(await halfInstalled(BASE, 20, served))); // prettier-ignore
+  },
   async pages() {
     const server = await served();
     tell('Pages over spoilt records of every kind', await spoiltPages());
@@ -171,7 +191,9 @@ async function main(): Promise<void> {
     if (asked.length === 0 || asked.includes(name)) await part();
 }
 
-main().catch((error: unknown) => {
-  console.error(error);
-  process.exitCode = 1;
-});
+main()
+  .catch((error: unknown) => {
+    console.error(error);
+    process.exitCode = 1;
+  })
+  .finally(() => servers.forEach((server) => server.kill('SIGKILL')));

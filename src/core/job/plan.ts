@@ -24,6 +24,7 @@ import { repairsOf, type Repair } from './repairs';
 import type { ReachPlan } from '../apart';
 import { reachOf } from './apart';
 import { damageLabel, isBegun } from './survey';
+import { conditionFor } from './condition';
 import { hasWork, isTicked, trailOf, type Trail } from './trail';
 import type { Chosen, Damage, Face, Named, Piece, KnownShop, Veneer } from './types';
 import { wordsOf } from './words';
@@ -87,6 +88,8 @@ export type Plan = {
   evening: DecidedCoats[];
   /** What has to be at hand, over all repairs. */
   materials: MaterialId[];
+  /** Condition of the whole piece, 0 to 100; none while nothing of it is marked. */
+  conditionScore?: number;
   trail: Trail;
 };
 
@@ -155,6 +158,7 @@ export function planOf(job: Job, tick: () => void = () => undefined): Plan {
   const credited = creditedTo(tasks, done);
   const ticked = new Set(credited.map((d) => d.taskId));
   const all = tasks.filter(isTicked);
+  const marked = worked.map((w) => w.repair.damage);
   return {
     pieceId: piece.id,
     repairs: worked.map(({ repair, repair: { damage, chain, survey }, links, colour, blend, reach }) => ({
@@ -177,6 +181,7 @@ export function planOf(job: Job, tick: () => void = () => undefined): Plan {
     evening: evening.coats,
     resources: resourcesOf(shop),
     materials: [...new Set(worked.flatMap((w) => w.links.flatMap((l) => l.amounts.map((a) => a.material))))],
+    ...(marked.length > 0 ? { conditionScore: conditionFor(marked, own).score } : {}),
     trail: trailOf(piece, own, worked, {
       done: all.filter((t) => ticked.has(t.id)).length,
       all: all.length,

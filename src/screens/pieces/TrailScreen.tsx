@@ -15,7 +15,7 @@ import { usePlan } from '../shared/useBench';
 import { usePieceView } from '../shared/usePiece';
 
 import { useUnits } from '../shared/useUnits';
-import { conditionFor, damageLabel, measuredWords, worstFace, type NextStep } from '@/core/job';
+import { damageLabel, measuredWords, worstFace, type NextStep } from '@/core/job';
 
 /** The one thing that is next, and the way to it. */
 const Now = ({ next }: { next: NextStep }) => (
@@ -107,7 +107,7 @@ export function TrailScreen() {
             href={`/piece/${piece.id}/report`}
             title="Condition report"
             detail="Score, map of every face, the worst first"
-            value={damages.length > 0 ? `${conditionFor(damages, faces).score}/100` : ''}
+            value={plan?.conditionScore === undefined ? '' : `${plan.conditionScore}/100`}
           />
           <LinkRow
             href={`/piece/${piece.id}/even`}

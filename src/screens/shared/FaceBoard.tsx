@@ -1,9 +1,9 @@
-import { useMemo, useRef, useState } from 'react';
+import { memo, useMemo, useRef, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { G, Line, Path, Polygon as SvgPolygon } from 'react-native-svg';
 import { kindInfo } from '@/core/damage';
 import { contains, grainAt, type Point, type Polygon } from '@/core/geometry';
-import type { Stored } from '@/records';
+import type { Damage, Stored } from '@/records';
 import { Canvas, materials, Notice, Progress, Relief, type CanvasProps } from '@/ui';
 import { useGrowing } from './LongList';
 import { useWide } from './Page';
@@ -52,21 +52,7 @@ export function FaceBoard({
   const picture = useBoardPicture(board, face.body.picture?.id);
   // The picture stands still under a finger: whether a place is shown first is settled when the page opens.
   const [start] = useState(focus);
-  const shown = useMemo(
-    () =>
-      board
-        ? damages
-            .map(({ id, body }) => ({
-              id,
-              outline: outlineMm(body, board),
-              relief: kindInfo(body.kind).relief,
-              number: body.number,
-            }))
-            .filter((d) => d.outline.length >= 3)
-        : [],
-    [board, damages],
-  );
-  const drawn = useGrowing(shown.length, DRAWN_AT_ONCE);
+  const drawn = useGrowing(damages.length, DRAWN_AT_ONCE);
   if (!board) return null;
   const content = contentOf(board);
   // A wide face needs less height than there is; the zoom buttons stand below it.
@@ -84,13 +70,12 @@ export function FaceBoard({
           <G>
             {picture.url ? null : <PlainBoard board={board} pixelsPerMm={k} />}
             {picture.url && face.body.shape ? <OffFace board={board} /> : null}
-            {shown.slice(0, drawn).map(({ id, outline, relief, number }) => (
-              <Relief
+            {damages.slice(0, drawn).map(({ id, body }) => (
+              <DamageRelief
                 key={id}
-                outline={outline}
-                kind={relief}
-                number={number}
-                pixelsPerUnit={k}
+                damage={body}
+                board={board}
+                pixelsPerMm={k}
                 quiet={current !== undefined && current !== id}
               />
             ))}
@@ -107,6 +92,23 @@ export function FaceBoard({
     </View>
   );
 }
+
+type Drawn = { damage: Damage; board: Board; pixelsPerMm: number; quiet: boolean };
+
+/** A damage where it is marked; nothing while it has no outline. */
+const DamageRelief = memo(function DamageRelief({ damage, board, pixelsPerMm, quiet }: Drawn) {
+  const outline = useMemo(() => outlineMm(damage, board), [damage, board]);
+  if (outline.length < 3) return null;
+  return (
+    <Relief
+      outline={outline}
+      kind={kindInfo(damage.kind).relief}
+      number={damage.number}
+      pixelsPerUnit={pixelsPerMm}
+      quiet={quiet}
+    />
+  );
+});
 
 /** A face without a photo: a plain board with its grain. */
 function PlainBoard({ board, pixelsPerMm }: { board: Board; pixelsPerMm: number }) {
