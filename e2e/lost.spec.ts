@@ -17,7 +17,7 @@ test('two taps of one hand make one record, on every page that makes one', async
     const made = async (): Promise<number> => madeIn(row, await storedTexts(page, `${row.kind}/`));
     const before = await made();
     await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 });
-    await tapTwice(page, row.button, apartMs);
+    await tapTwice(page, cdp, row.button, apartMs);
     await expect.poll(made).toBeGreaterThan(before);
     await page.waitForTimeout(400);
     await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });

@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { CDPSession, Page } from '@playwright/test';
 
 /** A button that makes something, and where it is. */
 export type Makes = {
@@ -41,14 +41,21 @@ export async function openMaker(page: Page, { at, first = [], typed, button }: M
   await page.waitForTimeout(500);
 }
 
-/** Two taps of one hand, so many milliseconds apart. */
-export async function tapTwice(page: Page, button: string, apartMs: number): Promise<void> {
+/** Two taps of one hand, so many milliseconds apart, whether the page has heard of the first or not. */
+export async function tapTwice(page: Page, cdp: CDPSession, button: string, apartMs: number): Promise<void> {
   const target = page.getByRole('button', { name: button, exact: true });
   await target.scrollIntoViewIfNeeded();
   const box = await target.boundingBox();
   if (!box) throw new Error(`${button} is not shown`);
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  await page.mouse.click(x, y);
-  await page.waitForTimeout(apartMs);
-  await page.mouse.click(x, y);
+  const at = { x: box.x + box.width / 2, y: box.y + box.height / 2, button: 'left', clickCount: 1 } as const;
+  await page.mouse.move(at.x, at.y);
+  const heard: Promise<unknown>[] = [];
+  const tap = (): void => {
+    for (const type of ['mousePressed', 'mouseReleased'] as const)
+      heard.push(cdp.send('Input.dispatchMouseEvent', { type, ...at }));
+  };
+  tap();
+  await new Promise((resolve) => setTimeout(resolve, apartMs));
+  tap();
+  await Promise.all(heard);
 }

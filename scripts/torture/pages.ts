@@ -38,7 +38,7 @@ export async function doubleTaps(base: string, count: number): Promise<string> {
       await openMaker(page, way);
       const before = await countOf(page, way);
       await cdp.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
-      await tapTwice(page, way.button, way.apart);
+      await tapTwice(page, cdp, way.button, way.apart);
       await page.waitForTimeout(700);
       await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
       let made = 0;
@@ -48,6 +48,7 @@ export async function doubleTaps(base: string, count: number): Promise<string> {
       }
       if (made === 0) lost++;
       if (made > 1) doubled++;
+      if (made !== 1) console.log(`  ${way.at} “${way.button}”, ${way.apart} ms apart: ${made} made`);
     }
   };
   await Promise.all(Array.from({ length: HANDS }, hand));

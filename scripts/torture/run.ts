@@ -196,4 +196,8 @@ main()
     console.error(error);
     process.exitCode = 1;
   })
-  .finally(() => servers.forEach((server) => server.kill('SIGKILL')));
+  .finally(() => {
+    servers.forEach((server) => server.kill('SIGKILL'));
+    // A browser that is still open would keep this process.
+    process.exit();
+  });

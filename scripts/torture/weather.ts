@@ -1,0 +1,240 @@
+// What a browser and its machine do on a bad day: a disk that is full, a tab put to sleep, back and forward while the page works,
+// a server that is gone in the middle of the first install.
+import { chromium, type BrowserContext, type Page } from '@playwright/test';
+import { execFileSync, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync, statfsSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { seededRandom } from '../../src/core/check';
+import { openBrowser, openContext, texts } from './browser';
+import { tally, type Tally } from './shop';
+
+const EXECUTABLE = process.env.CHROMIUM ?? '/usr/bin/chromium';
+const SEED = 29;
+
+const bodyOf = (all: Record<string, string>, key: string): Record<string, unknown> =>
+  (JSON.parse(all[key] ?? '{"body":{}}') as { body: Record<string, unknown> }).body;
+
+async function withDemo(context: BrowserContext): Promise<Page> {
+  const page = await context.newPage();
+  await page.goto('/demo?load=1');
+  await page.getByRole('link', { name: /Card-index cabinet/ }).waitFor({ timeout: 60_000 });
+  return page;
+}
+
+/** A file system of its own that is really full while something is typed, and has room again after it. Needs the right to mount one. */
+export async function fullDisk(base: string, rounds: number): Promise<Tally> {
+  const result = tally();
+  const disk = mkdtempSync(path.join(tmpdir(), 'full-'));
+  execFileSync('mount', ['-t', 'tmpfs', '-o', 'size=160m', 'tmpfs', disk]);
+  const filler = path.join(disk, 'filler');
+  const context = await chromium.launchPersistentContext(path.join(disk, 'profile'), {
+    executablePath: EXECUTABLE,
+    args: ['--no-sandbox', '--disable-gpu', '--disk-cache-size=1'],
+    baseURL: base,
+    viewport: { width: 390, height: 844 },
+    serviceWorkers: 'block',
+  });
+  try {
+    const page = await withDemo(context);
+    page.on('pageerror', (e) => result.foreign.push(e.message));
+    for (let n = 0; n < rounds; n++) {
+      result.done++;
+      const typed = `Round ${n}: ${'x'.repeat(300_000)}`;
+      await page.goto('/piece/lectern/about');
+      const notes = page.getByRole('textbox', { name: 'Notes' });
+      await notes.waitFor();
+      const before = bodyOf(await texts(page), 'piece/lectern');
+      const { bavail, bsize } = statfsSync(disk);
+      try {
+        writeFileSync(filler, Buffer.alloc(bavail * bsize));
+      } catch {
+        // To the last block.
+      }
+      await notes.fill(typed);
+      await notes.blur();
+      const told = await page
+        .getByRole('alert')
+        .first()
+        .waitFor({ timeout: 8000 })
+        .then(() => true, () => false); // prettier-ignore
+      const after = bodyOf(await texts(page), 'piece/lectern');
+      const saved = after.note === typed;
+      // Either it was saved all the same, or it is told, stands in its field, and what was there is there.
+      if (!saved && (!told || (await notes.inputValue()) !== typed || after.client !== before.client)) result.lost++; // prettier-ignore
+      rmSync(filler, { force: true });
+      if (!saved) {
+        await notes.focus();
+        await notes.press('End');
+        await notes.type('.');
+        await notes.blur();
+        await page.waitForTimeout(1500);
+        await page.reload();
+        await notes.waitFor();
+        const now = bodyOf(await texts(page), 'piece/lectern').note;
+        if (now !== `${typed}.`) {
+          result.lost++;
+          console.log(`  round ${n}: told ${told}, then ${String(now).slice(0, 30)}`);
+        }
+      } else console.log(`  round ${n}: saved on the full disk`);
+    }
+  } finally {
+    await context.close();
+    execFileSync('umount', ['-l', disk]);
+    rmSync(disk, { recursive: true, force: true });
+  }
+  return result;
+}
+
+const FROZEN_AFTER_MS = 120;
+
+/** A tab is put to sleep while it saves; the other goes on, or says why not, and in the end both have saved. */
+export async function frozenTab(base: string, rounds: number): Promise<Tally> {
+  const random = seededRandom(SEED);
+  const result = tally();
+  const browser = await openBrowser();
+  const context = await openContext(browser, base);
+  const page = await withDemo(context);
+  const other = await context.newPage();
+  for (const p of [page, other]) p.on('pageerror', (e) => result.foreign.push(e.message));
+  const cdp = await context.newCDPSession(page);
+  const count = async (): Promise<number> =>
+    Object.keys(await texts(other)).filter((k) => k.startsWith('colour/')).length;
+  for (let n = 0; n < rounds; n++) {
+    result.done++;
+    await page.goto('/colours');
+    await other.goto('/piece/lectern/about');
+    const add = page.getByRole('button', { name: 'Add a colour', exact: true });
+    const notes = other.getByRole('textbox', { name: 'Notes' });
+    await add.waitFor();
+    await notes.waitFor();
+    const before = await count();
+    await add.click({ noWaitAfter: true });
+    await page.waitForTimeout(random() * FROZEN_AFTER_MS);
+    await cdp.send('Page.setWebLifecycleState', { state: 'frozen' });
+    await notes.fill(`Typed beside a sleeping tab, ${n}`);
+    await notes.blur();
+    await other.waitForTimeout(3000);
+    const saved = async (): Promise<boolean> =>
+      bodyOf(await texts(other), 'piece/lectern').note === `Typed beside a sleeping tab, ${n}`;
+    const waits = await other.getByText('Another window of this app is writing').isVisible();
+    if (!(await saved()) && !waits) result.lost++;
+    await cdp.send('Page.setWebLifecycleState', { state: 'active' });
+    for (let waited = 0; waited < 6000; waited += 200) {
+      if ((await saved()) && (await count()) > before) break;
+      await other.waitForTimeout(200);
+    }
+    if (!(await saved())) result.lost++;
+    const made = (await count()) - before;
+    if (made > 1) result.doubled++;
+    if (made < 1) result.lost++;
+  }
+  await browser.close();
+  return result;
+}
+
+const WORKING = [
+  '/bench', '/damage/lectern-1/press', '/damage/lectern-2/patch', '/damage/lectern-2/blend', '/piece/lectern/plan',
+  '/damage/settle-1/decide', '/stock/v-walnut', '/piece/bookcase/report', '/face/lectern-slope', '/',
+]; // prettier-ignore
+const MOST_PAUSE_MS = 400;
+
+/** Back and forward at random while pages work: none stays empty, none stops. */
+export async function backAndForward(base: string, rounds: number): Promise<Tally> {
+  const random = seededRandom(SEED);
+  const result = tally();
+  const browser = await openBrowser();
+  const page = await withDemo(await openContext(browser, base));
+  page.on('pageerror', (e) => result.foreign.push(e.message));
+  const good = await texts(page);
+  for (let n = 0; n < rounds; n++) {
+    result.done++;
+    // Within the app, as a finger goes: the history is the app's own.
+    for (let step = 0; step < 8; step++) {
+      const to = WORKING[Math.floor(random() * WORKING.length)] ?? '/';
+      const way = random();
+      // A page that goes takes the answer with it.
+      await page
+        .evaluate(
+          ({ path, way }) => {
+            if (way < 0.3) history.back();
+            else if (way < 0.5) history.forward();
+            else {
+              history.pushState(null, '', path);
+              dispatchEvent(new PopStateEvent('popstate', { state: null }));
+            }
+          },
+          { path: to, way },
+        )
+        .catch(() => undefined);
+      if (!page.url().startsWith('http')) await page.goto('/');
+      await page.waitForTimeout(random() * MOST_PAUSE_MS).catch(() => undefined);
+    }
+    const main = page.locator('[role="main"]');
+    let text = '';
+    for (let looks = 0; looks < 60 && text.length < 40; looks++) {
+      text = await main.innerText({ timeout: 5000 }).catch(() => '');
+      if (text.length < 40) await page.waitForTimeout(100);
+    }
+    if (text.length < 40 || text.includes('This page stopped')) {
+      result.lost++;
+      console.log(`  ${page.url()}: ${text.slice(0, 60)}`);
+    }
+  }
+  // Going about changes nothing.
+  const now = await texts(page);
+  if (Object.keys(good).some((k) => now[k] !== good[k])) result.lost++;
+  await browser.close();
+  return result;
+}
+
+const MOST_INSTALL_MS = 2500;
+
+/** The server is gone at some moment of the first visit and comes back: the next visit has all, and stands without the server. */
+export async function halfInstalled(
+  base: string,
+  rounds: number,
+  served: () => Promise<ChildProcess>,
+): Promise<Tally> {
+  const random = seededRandom(SEED);
+  const result = tally();
+  const browser = await openBrowser();
+  let server = await served();
+  for (let n = 0; n < rounds; n++) {
+    result.done++;
+    const context = await browser.newContext({ baseURL: base, viewport: { width: 390, height: 844 } });
+    const page = await context.newPage();
+    const errors: string[] = [];
+    page.on('pageerror', (e) => errors.push(e.message));
+    const opening = page.goto('/').catch(() => undefined);
+    await new Promise((resolve) => setTimeout(resolve, random() * MOST_INSTALL_MS));
+    server.kill('SIGKILL');
+    await opening;
+    await page.reload().catch(() => undefined);
+    server = await served();
+    errors.length = 0;
+    await page.goto('/');
+    const told = page.getByText('One damage, one answer');
+    const stands = await told.waitFor({ timeout: 15_000 }).then(() => true, () => false); // prettier-ignore
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready;
+      if (!navigator.serviceWorker.controller)
+        await new Promise((resolve) =>
+          navigator.serviceWorker.addEventListener('controllerchange', resolve, { once: true }),
+        );
+    });
+    server.kill('SIGKILL');
+    await page.goto('/stock').catch(() => undefined);
+    const offline = await page.getByRole('heading', { name: 'Stock', level: 1 }).waitFor({ timeout: 15_000 }).then(() => true, () => false); // prettier-ignore
+    if (!stands || !offline) {
+      result.lost++;
+      console.log(`  round ${n}: online ${stands}, offline ${offline}`);
+    }
+    result.foreign.push(...errors);
+    server = await served();
+    await context.close();
+  }
+  server.kill('SIGKILL');
+  await browser.close();
+  return result;
+}
