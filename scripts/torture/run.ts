@@ -166,7 +166,7 @@ const PARTS: Record<string, () => Promise<void>> = {
   },
   async undos() {
     const server = await served();
-    const result = await undos(BASE, process.env.TORTURE_ROUTE);
+    const result = await undos(BASE, process.env.TORTURE_FROM);
     tell(`${result.pressed} buttons of all pages pressed, what can be undone undone`, counted(result));
     server.kill('SIGKILL');
   },
@@ -174,8 +174,14 @@ const PARTS: Record<string, () => Promise<void>> = {
     const server = await served();
     tell('Back and forward 100 times in eights while pages work', counted(await backAndForward(BASE, 100)));
     tell('A tab put to sleep while it saves, 40 times', counted(await frozenTab(BASE, 40)));
-    tell('A disk really full while something is typed, 10 times', counted(await fullDisk(BASE, 10)));
     server.kill('SIGKILL');
+  },
+  async disk() {
+    const server = await served();
+    tell('A disk really full while something is typed, 10 times', counted(await fullDisk(BASE, Number(process.env.ROUNDS ?? 10))));
+    server.kill('SIGKILL');
+  },
+  async install() {
     tell('The server gone in the middle of the first install, 20 times', counted(await halfInstalled(BASE, 20, served))); // prettier-ignore
   },
   async pages() {

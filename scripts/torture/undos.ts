@@ -67,12 +67,16 @@ const entered = (page: Page): Promise<Texts> =>
     ) as Record<string, string>;
   });
 
-/** What was entered: of each record its body, whatever the envelope says of when and by whom. */
+/** A list that is empty says the same as none. */
+const withoutEmpty = (_: string, value: unknown): unknown =>
+  Array.isArray(value) && value.length === 0 ? undefined : value;
+
+/** What was entered: of each record its body, whatever the envelope says of when and by whom. What is no record is left out. */
 const bodies = (all: Texts): Record<string, unknown> =>
   Object.fromEntries(
     Object.entries(all).flatMap(([key, text]) => {
-      // A list that is empty says the same as none.
-      const { kind, body } = JSON.parse(text, (_, v: unknown) => (Array.isArray(v) && v.length === 0 ? undefined : v)) as { kind?: string; body?: unknown }; // prettier-ignore
+      if (!text.startsWith('{')) return [];
+      const { kind, body } = JSON.parse(text, withoutEmpty) as { kind?: string; body?: unknown };
       return kind && body ? [[key, body]] : [];
     }),
   );
@@ -132,8 +136,8 @@ async function difference(page: Page, good: Texts): Promise<string | undefined> 
   return other.length > 0 ? other.join(', ') : undefined;
 }
 
-/** Presses everything once, undoes what can be undone, and tells what was not as before. */
-export async function undos(base: string, only?: string): Promise<Tally & { pressed: number }> {
+/** Presses everything once, undoes what can be undone, and tells what was not as before. @param from the page to begin with */
+export async function undos(base: string, from = '/'): Promise<Tally & { pressed: number }> {
   const browser = await openBrowser();
   const page = await (await openContext(browser, base)).newPage();
   const result = { ...tally(), pressed: 0 };
@@ -145,7 +149,7 @@ export async function undos(base: string, only?: string): Promise<Tally & { pres
   await page.goto('/api/health');
   await copy(page, 'aside');
   const toast = page.locator('[role="status"]').getByRole('button', { name: 'Undo', exact: true });
-  for (const route of only ? [only] : ROUTES) {
+  for (const route of ROUTES.slice(ROUTES.indexOf(from))) {
     await open(page, route);
     const names = await buttons(page).evaluateAll((all) => all.map((b) => b.getAttribute('aria-label') ?? b.textContent ?? '')); // prettier-ignore
     const address = page.url();

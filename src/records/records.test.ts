@@ -83,6 +83,19 @@ describe('store', () => {
     expect((await store.list('piece')).records.map((r) => r.body.name)).toEqual(['Lectern']);
   });
 
+  test('a disk without room is told as such; a store that the browser closed asks for the page anew', async () => {
+    const { store, storage } = setUp();
+    await store.create('piece', 'p1', PIECE);
+    const refuse = (message: string) => (storage.setMany = () => Promise.reject(new Error(message)));
+    refuse('IO error: 000003.log: FILE_ERROR_NO_SPACE (ChromeMethodBFE: 3::WritableFileAppend::8)');
+    await expect(store.create('piece', 'p2', PIECE)).rejects.toThrow('no room left');
+    refuse('Connection is closing because of: IO error: 000003.log: FILE_ERROR_NO_SPACE');
+    const closed = expect(store.create('piece', 'p2', PIECE)).rejects;
+    await closed.toThrow(/^The browser closed its store.*Make room.*load the page again/);
+    refuse("Failed to execute 'transaction' on 'IDBDatabase': The database connection is closing.");
+    await expect(store.create('piece', 'p2', PIECE)).rejects.toThrow(/^The browser closed its store/);
+  });
+
   test('a corrupt record is set aside, kept, and stops nothing', async () => {
     const { store, storage } = setUp();
     await store.create('piece', 'p1', PIECE);

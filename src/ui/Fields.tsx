@@ -50,7 +50,8 @@ export function TextField({
   most = 4000,
 }: FieldProps & { value: string; onChange: (text: string) => unknown; lines?: number; most?: number }) {
   const [draft, setDraft] = useState<string | undefined>(() => unsavedText(label, value));
-  const [refused, setRefused] = useState(false);
+  // What was refused before the page was loaded anew still is.
+  const [refused, setRefused] = useState(draft !== undefined);
   const id = useId();
   const input = useInputStyle();
   const over = (draft?.length ?? 0) - most;

@@ -54,8 +54,9 @@ test('what is refused stays in the field, is marked, survives a reload, and can 
   // The page is loaded anew; the record has what it had.
   render(<Host takes={() => room} />);
   expect(field().props.value).toBe('woodworm');
+  expect(screen.getByText('Not saved yet. What you typed stands here.')).toBeTruthy();
   room = true;
-  await leave();
+  await act(async () => void fireEvent.press(screen.getByLabelText('Save it now')));
   expect(screen.queryByText(/Not saved yet/)).toBeNull();
   expect(box.size).toBe(0);
 });
