@@ -36,15 +36,6 @@ const aboutLectern = async (page: Page) => {
   await page.goto('/piece/lectern/about');
   const notes = page.getByRole('textbox', { name: 'Notes' });
   await notes.waitFor();
-    console.log(
-      'TEXT',
-      await page
-        .locator('body')
-        .innerText()
-        .catch(() => '?'),
-    );
-    throw e;
-  });
   return notes;
 };
 
