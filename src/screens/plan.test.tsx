@@ -31,6 +31,28 @@ test('the plan shows its steps; one is made longer, one is left out with its rea
   await waitFor(() => expect(screen.getAllByText('Strip the old finish').length).toBeGreaterThan(0));
 });
 
+test('a phase that was moved and a step that was taken out come back with an undo', async () => {
+  const step = { id: 'own', phase: 'reglue' as const, title: 'Line the drawer', detail: '', attendedMin: 30, waitMin: 0 }; // prettier-ignore
+  const { piece } = await boxWith(
+    { method: 'floodAndPress' },
+    { piece: { ...worn.piece, ownSteps: [step] } },
+  );
+  await openPage(<PlanScreen />, { id: piece }, /^Hands: .* in all/);
+  await press('Steps of your own (1)');
+  await press('Take out: Line the drawer');
+  await waitFor(async () => expect((await stored('piece', piece))?.ownSteps).toEqual([]));
+  await press('Undo');
+  await waitFor(async () => expect((await stored('piece', piece))?.ownSteps).toEqual([step]));
+  const before = (await stored('piece', piece))?.ways;
+  await press('The order of the work');
+  await press('Try another place for a phase');
+  await press('Reglue veneer earlier');
+  await waitFor(async () => expect((await stored('piece', piece))?.ways).not.toEqual(before));
+  await press('Undo');
+  await waitFor(async () => expect((await stored('piece', piece))?.ways).toEqual(before));
+  expect(screen.queryByText(/was changed in another window/)).toBeNull();
+});
+
 test('a piece of which nothing is known yet says what to do first', async () => {
   const { piece, damage } = await boxWith({});
   await removeRecords([{ kind: 'damage', id: damage }]);

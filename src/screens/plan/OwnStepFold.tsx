@@ -7,6 +7,7 @@ import { newId, useShop, type Piece, type Stored } from '@/records';
 import { Button, Chips, Fold, Row, Stepper, Text, TextField, useSay } from '@/ui';
 import { useAct } from '../shared/useAct';
 import { useChange } from '../shared/useChange';
+import { useLatest } from '../shared/useLatest';
 
 type Draft = Omit<OwnStep, 'id'>;
 const EMPTY: Draft = { phase: 'structure', title: '', detail: '', attendedMin: 30, waitMin: 0 };
@@ -28,6 +29,7 @@ export function OwnStepFold({
   const say = useSay();
   const [draft, setDraft] = useState(EMPTY);
   const own = piece.body.ownSteps ?? [];
+  const put = useLatest(onChange);
   const skipped = (piece.body.stepChanges ?? []).filter((c) => c.skip !== undefined);
   const templates = shop.stepTemplates ?? [];
   const add = (step: Draft): Promise<void> =>
@@ -41,7 +43,7 @@ export function OwnStepFold({
     });
   const remove = (step: OwnStep): void => {
     void onChange({ ownSteps: own.filter((s) => s.id !== step.id) });
-    say({ text: `“${step.title}” was taken out.`, action: { label: 'Undo', run: () => void onChange({ ownSteps: own }) } }); // prettier-ignore
+    say({ text: `“${step.title}” was taken out.`, action: { label: 'Undo', run: () => void put.current({ ownSteps: own }) } }); // prettier-ignore
   };
   const keep = (step: OwnStep): void => {
     const { phase, title, detail, attendedMin, waitMin } = step;

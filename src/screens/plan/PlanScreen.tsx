@@ -14,6 +14,7 @@ import { TrailList } from '../shared/Trail';
 import { Trouble } from '../shared/Trouble';
 import { usePlan } from '../shared/useBench';
 import { useChange } from '../shared/useChange';
+import { useLatest } from '../shared/useLatest';
 import { usePieceView } from '../shared/usePiece';
 import { ApartSection } from './ApartSection';
 import { NeedsSection } from './NeedsSection';
@@ -35,6 +36,8 @@ export function PlanScreen() {
   const say = useSay();
   const [picked, setPicked] = useState<{ face: string; phase?: PhaseId }>();
   const { piece } = view;
+  // An undo comes later, when the piece is another record than now.
+  const put = useLatest((patch: Partial<Piece>) => change(piece, patch));
   if (!piece) return <Missing what="This piece" loading={view.loading} />;
   const set = (patch: Partial<Piece>): Promise<boolean> => change(piece, patch);
   const drop = (phase: PhaseId, before: PhaseId | undefined): void => {
@@ -47,7 +50,7 @@ export function PlanScreen() {
     void set({ ways: { ...was, [move.way]: move.value } });
     say({
       text: `${phaseLabel(phase)} was moved. No step is lost by it.`,
-      action: { label: 'Undo', run: () => void set({ ways: was }) },
+      action: { label: 'Undo', run: () => void put.current({ ways: was }) },
     });
   };
   const table = plan && plan.tasks.length > 0 ? planTable(plan, piece) : undefined;
