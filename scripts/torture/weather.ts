@@ -32,6 +32,15 @@ function fill(file: string): void {
     }
 }
 
+async function isEmptied(context: BrowserContext): Promise<boolean> {
+  const page = await context.newPage();
+  await page.goto('/');
+  await page.waitForTimeout(1500);
+  const empty = Object.keys(await texts(page)).length < 10;
+  await page.close();
+  return empty;
+}
+
 const aboutLectern = async (page: Page) => {
   await page.goto('/piece/lectern/about');
   const notes = page.getByRole('textbox', { name: 'Notes' });
@@ -60,7 +69,7 @@ export async function fullDisk(base: string, rounds: number): Promise<Tally> {
       viewport: { width: 390, height: 844 },
       serviceWorkers: 'block',
     });
-  const tallied = { saved: 0, kept: 0, fell: 0 };
+  const tallied = { saved: 0, kept: 0, fell: 0, emptied: 0 };
   try {
     let context = await opened();
     await withDemo(context);
@@ -69,6 +78,11 @@ export async function fullDisk(base: string, rounds: number): Promise<Tally> {
       result.done++;
       await context.close().catch(() => undefined);
       context = await opened();
+      // What the browser itself threw away at its start no page could have kept.
+      if (await isEmptied(context)) {
+        tallied.emptied++;
+        await withDemo(context);
+      }
       const typed = `Round ${n}: ${'x'.repeat(3900)}`;
       let fell = false;
       let now: unknown;
@@ -99,6 +113,7 @@ export async function fullDisk(base: string, rounds: number): Promise<Tally> {
         rmSync(filler, { force: true });
         await context.close().catch(() => undefined);
         context = await opened();
+        if (await isEmptied(context)) continue;
         const page = await context.newPage();
         await aboutLectern(page);
         now = bodyOf(await texts(page), 'piece/lectern').note;
@@ -112,7 +127,7 @@ export async function fullDisk(base: string, rounds: number): Promise<Tally> {
     await context.close();
   } finally {
     console.log(
-      `  ${tallied.saved} saved at once, ${tallied.kept} told and saved later, the browser fell ${tallied.fell} times`,
+      `  ${tallied.saved} saved at once, ${tallied.kept} told and saved later, the browser fell ${tallied.fell} times and began with an empty store ${tallied.emptied} times`,
     );
     execFileSync('umount', ['-l', disk]);
     rmSync(folder, { recursive: true, force: true });
