@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { bringDemo, expect, save, pick, storedTexts, test } from './fixtures';
-import { MAKES, madeIn, openMaker, tapTwice } from './makes';
+import { MAKES, madeIn, openMaker, tapTwice } from '../scripts/torture/makes';
 
 const count = async (page: Page, kind: string): Promise<number> => (await storedTexts(page, `${kind}/`)).length; // prettier-ignore
 

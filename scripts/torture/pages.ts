@@ -1,6 +1,6 @@
 // Double taps on whatever makes something, and shops far larger than any.
 import type { Page } from '@playwright/test';
-import { MAKES, madeIn, openMaker, tapTwice, type Makes } from '../../e2e/makes';
+import { MAKES, madeIn, openMaker, tapTwice, type Makes } from './makes';
 import { newDamage, newFace, newPiece } from '../../src/records/defaults';
 import { openBrowser, openContext, put, texts } from './browser';
 import { asTexts, NOW, record } from './shop';
