@@ -178,7 +178,10 @@ const PARTS: Record<string, () => Promise<void>> = {
   },
   async disk() {
     const server = await served();
-    tell('A disk really full while something is typed, 10 times', counted(await fullDisk(BASE, Number(process.env.ROUNDS ?? 10))));
+    tell(
+      'A disk really full while something is typed, 10 times',
+      counted(await fullDisk(BASE, Number(process.env.ROUNDS ?? 10))),
+    );
     server.kill('SIGKILL');
   },
   async install() {
