@@ -61,7 +61,7 @@ const face = (piece: string) => ({ ...newFace(piece, 'Top'), scale: { kind: 'rec
 const damage = (piece: string, of: string, n: number, x: number, y: number, size: number) => ({ ...newDamage(piece, of, n + 1, n % 2 ? 'gouge' : 'liftedEdge'), outline: [[x, y], [x + size, y], [x + size, y + size], [x, y + size]] as [number, number][] }); // prettier-ignore
 
 /** So many damages on one face. */
-export const oneFace = (damages: number) =>
+const oneFace = (damages: number) =>
   asTexts([
     record('piece', 'p', newPiece('Big chest', NOW)),
     record('face', 'f', face('p')),

@@ -1,7 +1,7 @@
 // Every button of every page is pressed; where that can be undone, it is, and the shop must stand as it stood.
 import type { Page } from '@playwright/test';
 import { isDeepStrictEqual } from 'node:util';
-import { openBrowser, openContext } from './browser';
+import { openBrowser, openContext, texts } from './browser';
 import { tally, type Tally } from './shop';
 
 const ROUTES = [
@@ -46,26 +46,6 @@ const copy = (page: Page, way: 'aside' | 'back'): Promise<void> =>
     app.close();
     beside.close();
   }, way);
-
-/** All records as texts; of a photo only that it is there. */
-const entered = (page: Page): Promise<Texts> =>
-  page.evaluate(async () => {
-    const request = indexedDB.open('rustic-lantern');
-    const db = await new Promise<IDBDatabase>(
-      (resolve) => (request.onsuccess = () => resolve(request.result)),
-    );
-    const table = db.objectStoreNames[0] ?? '';
-    const store = db.transaction(table).objectStore(table);
-    const [keys, values] = [store.getAllKeys(), store.getAll()];
-    await new Promise((resolve) => (values.onsuccess = resolve));
-    db.close();
-    return Object.fromEntries(
-      keys.result.map((k, i) => [
-        String(k),
-        String(k).startsWith('picture/') ? '{"kind":"picture","body":1}' : values.result[i],
-      ]),
-    ) as Record<string, string>;
-  });
 
 /** A list that is empty says the same as none. */
 const withoutEmpty = (_: string, value: unknown): unknown =>
@@ -130,7 +110,7 @@ async function whenWorkIsOver(page: Page): Promise<void> {
 /** What differs from before, in words; nothing when all stands as it stood. */
 async function difference(page: Page, good: Texts): Promise<string | undefined> {
   const was = bodies(good);
-  const now = bodies(await entered(page));
+  const now = bodies(await texts(page, 'named'));
   const keys = [...new Set([...Object.keys(was), ...Object.keys(now)])];
   const other = keys.filter((k) => !isDeepStrictEqual(was[k], now[k]));
   return other.length > 0 ? other.join(', ') : undefined;
@@ -145,7 +125,7 @@ export async function undos(base: string, from = '/'): Promise<Tally & { pressed
   page.on('pageerror', (e) => result.foreign.push(`${where}: ${e.message}`));
   await page.goto('/demo?load=1');
   await page.getByRole('link', { name: /Card-index cabinet/ }).waitFor();
-  const good = await entered(page);
+  const good = await texts(page, 'named');
   await page.goto('/api/health');
   await copy(page, 'aside');
   const toast = page.locator('[role="status"]').getByRole('button', { name: 'Undo', exact: true });

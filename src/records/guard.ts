@@ -3,9 +3,9 @@ import { StoreError } from './errors';
 const FULL =
   'The browser has no room left for this. Nothing that was saved before is lost. Export your work to a file, delete pictures you do not need, then try again.';
 
-/** Chromium closes a store whose disk is full or fails, and opens it again for another page only. */
+/** Chromium closes a store whose disk is full or whose data is cleared, and opens it again for another page only. */
 const CLOSED =
-  'The browser closed its store: the disk is full, or failed. Nothing that was saved before is lost, and what you typed still stands in its field after the page is loaded anew. Make room on the disk, then load the page again.';
+  'The browser closed its store, as it does when the disk is full or its data is cleared. What you typed still stands in its field after the page is loaded anew. Make room on the disk, then load the page again.';
 
 function asStoreError(error: unknown): StoreError {
   if (error instanceof StoreError) return error;

@@ -14,6 +14,7 @@ import {
   measuredWords,
   methodOf,
   outlineMm,
+  planOf,
   rankingOf,
   surroundingsOf,
   surveyed,
@@ -211,5 +212,14 @@ describe('condition in words', () => {
     // Two of gravity 2: 4 + 4 points, and 40 × 563 / 240 000 for the area.
     expect(conditionFor(damages, faces).score).toBe(Math.round(100 - 8 - (40 * 563) / 240_000));
     expect(conditionFor([], faces).score).toBe(100);
+  });
+
+  test('the plan brings the same score for its own piece, and none while nothing is marked', () => {
+    const job = { piece: named('p', piece), faces, damages, shop: DEFAULT_SHOP };
+    const elsewhere = [named('f2', { ...face(), pieceId: 'q' })];
+    const others = [named('d3', { ...HOLE, pieceId: 'q', faceId: 'f2' })];
+    const plan = planOf({ ...job, faces: [...faces, ...elsewhere], damages: [...damages, ...others] });
+    expect(plan.conditionScore).toBe(Math.round(100 - 8 - (40 * 563) / 240_000));
+    expect(planOf({ ...job, damages: [named('d', damage())] }).conditionScore).toBeUndefined();
   });
 });
