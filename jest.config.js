@@ -1,5 +1,5 @@
 // These come as ES modules, which Jest does not read as they are.
-const ES_MODULES = 'd3-polygon|d3-contour|d3-array|internmap|culori|clipper2-ts|color-space';
+const ES_MODULES = 'd3-polygon|d3-contour|d3-array|internmap|culori|clipper2-ts|color-space|tinyqueue';
 
 /** @type {import('jest').Config} */
 module.exports = {

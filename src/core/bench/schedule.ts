@@ -1,3 +1,4 @@
+import TinyQueue from 'tinyqueue';
 import { createLooked, shapesOf, type Shapes } from './looked';
 import { emptyTimeline, fullUntil, hold } from './timeline';
 import { breathe, seededRandom, type JobContext } from '../check';
@@ -73,19 +74,20 @@ function place(
   return { placed, finish };
 }
 
-/** Turns priorities into an order in which predecessors come first: the highest priority among those that are ready. */
+/** Turns priorities into an order in which predecessors come first: the highest priority among those that are ready, and of equals the one that was ready first. */
 function orderBy(nodes: readonly Node[], priority: readonly number[]): number[] {
   const open = nodes.map((n) => n.preds.length);
-  const ready = nodes.flatMap((_, i) => (open[i] === 0 ? [i] : []));
+  const ready = new TinyQueue<{ task: number; priority: number; turn: number }>(
+    [],
+    (a, b) => b.priority - a.priority || a.turn - b.turn,
+  );
+  let turn = 0;
+  const add = (task: number): void => ready.push({ task, priority: priority[task] ?? 0, turn: turn++ });
+  open.forEach((left, task) => left === 0 && add(task));
   const order: number[] = [];
-  while (ready.length > 0) {
-    let best = 0;
-    for (let k = 1; k < ready.length; k++) {
-      if ((priority[ready[k] ?? 0] ?? 0) > (priority[ready[best] ?? 0] ?? 0)) best = k;
-    }
-    const [i = 0] = ready.splice(best, 1);
-    order.push(i);
-    for (const s of nodes[i]?.succs ?? []) if (release(open, s)) ready.push(s);
+  for (let next = ready.pop(); next; next = ready.pop()) {
+    order.push(next.task);
+    for (const s of nodes[next.task]?.succs ?? []) if (release(open, s)) add(s);
   }
   return order;
 }

@@ -110,15 +110,16 @@ export function gluing(
 
 export const ownedClamps = (shop: KnownShop): { kind: ClampKind; count: number }[] =>
   shop.clamps
-    .filter((c) => c.count > 0)
-    .map((c) => ({ kind: clampOf(c.id, shop), count: c.count }))
-    .filter((c) => c.kind.acts === 'point');
+    .filter(({ id, count }) => count > 0 && clampById(id).acts === 'point')
+    .map(({ id, count }) => ({ kind: clampOf(id, shop), count }));
 
 /** A clamp kind with the force that was measured in this shop. */
 export function clampOf(id: ClampKind['id'], shop: KnownShop): ClampKind {
   const value = shop.clamps.find((c) => c.id === id)?.forceN;
   const kind = clampById(id);
-  return { ...kind, forceN: figureOf(kind.forceN, { own: { value, by: 'your own clamp' } }) };
+  return value === undefined
+    ? kind
+    : { ...kind, forceN: figureOf(kind.forceN, { own: { value, by: 'your own clamp' } }) };
 }
 
 /** A block under the other jaw. mm. */

@@ -4,6 +4,7 @@ import type { SurfaceFacts } from './facts';
 import type { School } from '../terms';
 import { MATERIALS, METHODS, type MaterialId, type MethodId } from '../catalogue';
 import { chainOf, distanceWords, rankMethods, RULES } from './rank';
+import { ruleBook } from './ruling';
 
 const GAINS_TIME: readonly MethodId[] = ['makeSafe'];
 const LIFTED: DamageFacts = {
@@ -483,7 +484,7 @@ test('the order of the rules does not matter', () => {
   fc.assert(
     fc.property(anyDamage, anySurface, anySchool, (damage, surface, school) => {
       const one = rankMethods({ damage, surface, school });
-      expect(rankMethods({ damage, surface, school }, [...RULES].reverse())).toEqual(one);
+      expect(rankMethods({ damage, surface, school }, ruleBook([...RULES].reverse()))).toEqual(one);
     }),
   );
 });

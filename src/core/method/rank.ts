@@ -8,7 +8,7 @@ import { LOSS_RULES } from './lossRules';
 import { PARTS_RULES } from './partsRules';
 import type { RankInput } from './rankInput';
 import type { Rule } from './rule';
-import { linksOf, rulingOf, type Bench, type ChainLink } from './ruling';
+import { linksOf, ruleBook, rulingOf, type Bench, type ChainLink, type RuleBook } from './ruling';
 import { excludedMethods, standing, type ExcludedMethod, type RankedMethod } from './standing';
 import { SURFACE_RULES } from './surfaceRules';
 import { VENEER_RULES } from './veneerRules';
@@ -21,6 +21,7 @@ export const RULES: readonly Rule[] = [
   ...SURFACE_RULES,
   ...PARTS_RULES,
 ];
+const BOOK = ruleBook(RULES);
 
 export type OpenQuestion = {
   fact: AskedFact;
@@ -50,14 +51,14 @@ export const assertVeneerThickness = (mm: number): void =>
 function openQuestions(
   facts: Facts,
   first: MethodId | undefined,
-  rules: readonly Rule[],
+  book: RuleBook,
   bench: Bench,
 ): OpenQuestion[] {
   return QUESTIONS.filter(
     (q) => q.kinds.includes(facts.kind) && facts[q.fact] === undefined && (q.when?.(facts) ?? true),
   ).flatMap((q) => {
     const changes = q.answers.flatMap(({ label, value }) => {
-      const then = standing({ ...facts, [q.fact]: value }, rules, bench).ranked[0]?.method;
+      const then = standing({ ...facts, [q.fact]: value }, book, bench).ranked[0]?.method;
       return then && then !== first ? [{ answer: label, first: then }] : [];
     });
     return changes.length > 0 ? [{ fact: q.fact, ask: q.ask, look: q.look, changes }] : [];
@@ -83,17 +84,17 @@ function checkedFacts(input: RankInput): Facts {
  *
  * @throws RangeError when the veneer thickness is impossible
  */
-export function rankMethods(input: RankInput, rules: readonly Rule[] = RULES): Ranking {
+export function rankMethods(input: RankInput, book: RuleBook = BOOK): Ranking {
   const facts = checkedFacts(input);
-  const { ranked, excluded } = standing(facts, rules, input);
+  const { ranked, excluded } = standing(facts, book, input);
   const ranking = {
     ranked: ranked.map(({ bans: _, waits: __, ...r }) => r),
     excluded: excludedMethods(facts, excluded),
   };
   const first = ranking.ranked[0];
-  const questions = openQuestions(facts, first?.method, rules, input);
+  const questions = openQuestions(facts, first?.method, book, input);
   if (!input.tonight || !first) return { ...ranking, questions };
-  const best = standing(facts, rules, { ...input, tonight: false }).ranked[0];
+  const best = standing(facts, book, { ...input, tonight: false }).ranked[0];
   const looks = (r: RankedMethod): number => r.criteria.invisibility ?? 0;
   return {
     ...ranking,
@@ -106,10 +107,10 @@ export function rankMethods(input: RankInput, rules: readonly Rule[] = RULES): R
 export function chainOf(input: RankInput, chosen?: MethodId): Chain {
   const facts = checkedFacts(input);
   if (chosen === undefined) {
-    const [best] = standing(facts, RULES, input).ranked;
+    const [best] = standing(facts, BOOK, input).ranked;
     return { first: best?.first ?? [], method: best?.method ?? 'leave', then: best?.then ?? [] };
   }
-  const links = linksOf(chosen, facts, rulingOf(facts, RULES, input), RULES, input);
+  const links = linksOf(chosen, facts, rulingOf(facts, BOOK, input), BOOK, input);
   const of = (when: ChainLink['when']): MethodId[] =>
     inWorkOrder(links.filter((l) => l.when === when).map((l) => l.method));
   return { first: of('first'), method: chosen, then: of('then') };

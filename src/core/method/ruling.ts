@@ -27,14 +27,34 @@ const sourceWords = (r: Rule): string =>
     ...new Set((r.when.limits ?? []).map((l) => `Its limit: ${lowerFirst(describeSource(l.source))}`)),
   ].join(' ');
 
-const reason = (r: Rule): Reason => ({
+const reasonOf = (r: Rule): Reason => ({
   rule: r.id,
   text: r.text,
   source: sourceWords(r),
   weight: isLink(r) ? 3 : r.weight,
 });
 
-const ban = (r: Judgement): Ban => ({ ...reason(r), ...(r.lift ? { lift: r.lift } : {}) });
+type Said = { rule: Judgement; reason: Ban };
+type Linked = { rule: Link; reason: Reason };
+
+/** Rules by the methods they speak of, each with its reason in words. */
+export type RuleBook = {
+  judgements: ReadonlyMap<MethodId, readonly Said[]>;
+  links: ReadonlyMap<MethodId, readonly Linked[]>;
+};
+
+export function ruleBook(rules: readonly Rule[]): RuleBook {
+  const judgements = new Map<MethodId, Said[]>();
+  const links = new Map<MethodId, Linked[]>();
+  const add = <T>(to: Map<MethodId, T[]>, methods: readonly MethodId[], said: T): void =>
+    methods.forEach((id) => to.set(id, [...(to.get(id) ?? []), said]));
+  for (const rule of rules) {
+    const reason = reasonOf(rule);
+    if (isLink(rule)) add(links, rule.methods, { rule, reason });
+    else add(judgements, rule.methods, { rule, reason: { ...reason, ...(rule.lift ? { lift: rule.lift } : {}) } }); // prettier-ignore
+  }
+  return { judgements, links };
+}
 
 export const plainBan = (rule: string, text: string, lift?: string): Ban => ({
   rule,
@@ -93,48 +113,45 @@ type Judged = {
   waits: boolean;
 };
 
-const NOTHING: Judged = { for: [], against: [], bans: [], waits: false };
-
-/** What the rules that hold say of each method, in one pass over them. */
-function judgeAll(holding: readonly Rule[]): (method: MethodId) => Judged {
-  const said = new Map<MethodId, Judged>();
-  for (const r of holding) {
-    if (isLink(r)) continue;
-    for (const id of r.methods) {
-      const judged = said.get(id) ?? { for: [], against: [], bans: [], waits: false };
-      if (r.verdict === 'rulesOut') judged.bans.push(ban(r));
-      else judged[r.verdict].push(reason(r));
-      judged.waits ||= r.waits !== undefined;
-      said.set(id, judged);
-    }
-  }
-  for (const judged of said.values())
-    for (const reasons of [judged.for, judged.against, judged.bans]) byWeight(reasons);
-  return (method) => said.get(method) ?? NOTHING;
-}
-
 /** Rules that hold: what they say of each method, how each would stand by itself, and the links they make. */
 type Ruling = {
   judged: (method: MethodId) => Judged;
   alone: (method: MethodId) => number;
-  links: readonly Link[];
+  links: (method: MethodId) => Linked[];
 };
 
-export function rulingOf(facts: Facts, rules: readonly Rule[], { weights, stock }: Bench): Ruling {
-  const holding = rules.filter((r) => r.when(facts) === true);
-  const counted = { ...SCHOOL_WEIGHTS[facts.school], ...weights };
-  const judged = judgeAll(holding);
-  const scores = new Map<MethodId, number>();
-  const alone = (id: MethodId): number => {
-    const known = scores.get(id);
+/** A value for each key, worked out when it is first asked for. */
+function once<K, V>(make: (key: K) => V): (key: K) => V {
+  const made = new Map<K, V>();
+  return (key) => {
+    const known = made.get(key);
     if (known !== undefined) return known;
+    const value = make(key);
+    made.set(key, value);
+    return value;
+  };
+}
+
+export function rulingOf(facts: Facts, { judgements, links }: RuleBook, { weights, stock }: Bench): Ruling {
+  const counted = { ...SCHOOL_WEIGHTS[facts.school], ...weights };
+  const holds = once((rule: Rule) => rule.when(facts) === true);
+  const judged = once((method: MethodId): Judged => {
+    const holding = (judgements.get(method) ?? []).filter((s) => holds(s.rule));
+    const say = (verdict: Judgement['verdict']): Ban[] =>
+      byWeight(holding.filter((s) => s.rule.verdict === verdict).map((s) => s.reason));
+    return {
+      for: say('for'),
+      against: say('against'),
+      bans: say('rulesOut'),
+      waits: holding.some((s) => s.rule.waits !== undefined),
+    };
+  });
+  const alone = once((id: MethodId): number => {
     const said = judged(id);
     const marks = weightedScore(criteriaOf({ method: id, first: [], then: [] }, facts, stock), counted);
-    const score = marks + (sum(said.for) - sum(said.against)) * POINTS_PER_WEIGHT;
-    scores.set(id, score);
-    return score;
-  };
-  return { judged, alone, links: holding.filter(isLink) };
+    return marks + (sum(said.for) - sum(said.against)) * POINTS_PER_WEIGHT;
+  });
+  return { judged, alone, links: (method) => (links.get(method) ?? []).filter((l) => holds(l.rule)) };
 }
 
 /** The gap beside a damage is a damage of its own: what was measured and found of the first does not hold for it. */
@@ -145,13 +162,12 @@ export function linksOf(
   method: MethodId,
   facts: Facts,
   ruling: Ruling,
-  rules: readonly Rule[],
+  book: RuleBook,
   bench: Bench,
 ): ChainLink[] {
   const { links: taken = [] } = bench;
-  const mine = ruling.links.filter((r) => r.methods.includes(method));
-  return mine.flatMap((r): ChainLink[] => {
-    const there = r.as ? rulingOf(besides(facts, r.as), rules, bench) : ruling;
+  return ruling.links(method).flatMap(({ rule: r, reason }): ChainLink[] => {
+    const there = r.as ? rulingOf(besides(facts, r.as), book, bench) : ruling;
     const candidates = r.put
       .filter((id) => id !== method)
       .map((id) => {
@@ -171,7 +187,7 @@ export function linksOf(
           {
             method: best.id,
             when: r.verdict,
-            reason: reason(r),
+            reason,
             options: candidates.filter((c) => c.bans === 0 || c === best).map((c) => c.id),
           },
         ]

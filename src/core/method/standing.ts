@@ -3,8 +3,7 @@ import { DAMAGE_KINDS } from '../damage';
 import { inWorkOrder, type Chain } from './chain';
 import type { Facts } from './facts';
 import { SCHOOL_WEIGHTS, type Criterion } from './rankInput';
-import type { Rule } from './rule';
-import { criteriaOf, linksOf, missingFor, plainBan, POINTS_PER_WEIGHT, rulingOf, sum, weightedScore, type Ban, type Bench, type ChainLink, type Reason } from './ruling'; // prettier-ignore
+import { criteriaOf, linksOf, missingFor, plainBan, POINTS_PER_WEIGHT, rulingOf, sum, weightedScore, type Ban, type Bench, type ChainLink, type Reason, type RuleBook } from './ruling'; // prettier-ignore
 
 /** A repair in its place, `first` and `then` in the order of work. */
 export type RankedMethod = Chain & {
@@ -63,13 +62,13 @@ function leastBad(out: readonly Placed[], tonight: boolean): Placed | undefined 
 type Standing = { ranked: Placed[]; excluded: Placed[] };
 
 /** Methods for this kind of damage, in order, and those that are ruled out. */
-export function standing(facts: Facts, rules: readonly Rule[], bench: Bench): Standing {
+export function standing(facts: Facts, book: RuleBook, bench: Bench): Standing {
   const { weights, stock, tonight = false } = bench;
-  const ruling = rulingOf(facts, rules, bench);
+  const ruling = rulingOf(facts, book, bench);
   const counted = { ...SCHOOL_WEIGHTS[facts.school], ...weights };
   const all = METHODS.filter((m) => m.kinds.includes(facts.kind)).map(({ id }): Placed => {
     const judged = ruling.judged(id);
-    const links = linksOf(id, facts, ruling, rules, bench);
+    const links = linksOf(id, facts, ruling, book, bench);
     const of = (when: ChainLink['when']): MethodId[] =>
       inWorkOrder(links.filter((l) => l.when === when).map((l) => l.method));
     const chain = { method: id, first: of('first'), then: of('then') };
