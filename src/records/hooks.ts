@@ -51,9 +51,11 @@ export async function readEarly(kind: Exclude<Kind, 'picture'>): Promise<void> {
   await mutate(listKey(kind), () => listOf(kind), { revalidate: false }).catch(() => undefined);
 }
 
-/** All records of a kind. Pictures are loaded one by one instead. */
-export function useList<K extends Exclude<Kind, 'picture'>>(kind: K): ListOf<K> {
-  const { data, error, isLoading } = useSWR<Loaded<K>, Error>(listKey(kind), () => listOf(kind));
+/** All records of a kind. Pictures are loaded one by one instead. @param wanted false where a page has no use for them: a full shop takes a second to read */
+export function useList<K extends Exclude<Kind, 'picture'>>(kind: K, wanted = true): ListOf<K> {
+  const { data, error, isLoading } = useSWR<Loaded<K>, Error>(wanted ? listKey(kind) : null, () =>
+    listOf(kind),
+  );
   return {
     records: data?.records ?? [],
     unreadable: data?.unreadable ?? 0,
@@ -65,8 +67,9 @@ export function useList<K extends Exclude<Kind, 'picture'>>(kind: K): ListOf<K> 
 export function useOne<K extends Exclude<Kind, 'picture'>>(
   kind: K,
   id: string | undefined,
+  wanted = true,
 ): { record?: Stored<K>; loading: boolean } {
-  const { records, loading } = useList(kind);
+  const { records, loading } = useList(kind, wanted);
   const record = records.find((r) => r.id === id);
   return record ? { record, loading } : { loading };
 }

@@ -6,12 +6,15 @@ import { isOf } from './reading';
 
 /** A piece with more would hold up the page that it is to make quick. */
 const MOST_DAMAGES = 8;
+/** To read more, while the worker reads them too, would cost more than it spares. */
+const MOST_RECORDS = 500;
 
 /**
  * Works out the repairs of one piece, and presses one of them, while nobody waits: what has run once answers at once when a page asks. A
  * fault here is told by the page that meets it.
  */
 export async function rehearse(): Promise<void> {
+  if ((await browserStore.keys()).records.length > MOST_RECORDS) return;
   const { records } = await browserStore.listAll(['piece', 'face', 'damage', 'shop']);
   const shop = records.find((r) => isOf(r, 'shop') && r.id === SHOP_ID);
   const damages = records.filter((r) => isOf(r, 'damage'));

@@ -1,3 +1,4 @@
+import { byTime } from '@/core/calendar';
 import { benchInput, drivingChain, impossible, schedule } from '@/core/bench';
 import { breathe, type JobContext } from '@/core/check';
 import { slackDays } from '@/core/front';
@@ -85,12 +86,8 @@ export async function deadlineOf(
   const ways: Deadline['ways'] = [];
   const slack = slackDays(wanted, ready);
   if (slack < 0) {
-    const quicker = quickerWays(
-      piece,
-      shelf.faces,
-      shelf.damages.filter((d) => d.body.pieceId === piece.id),
-      shelf.shop,
-    );
+    const { faces, damages } = shelf.own(piece.id);
+    const quicker = quickerWays(piece, faces, damages, shelf.shop);
     for (const way of quicker.slice(0, MOST_WAYS)) {
       await breathe(context, ways.length / quicker.length);
       const choices = { [way.damageId]: { method: way.method } };
@@ -104,7 +101,7 @@ export async function deadlineOf(
     ready,
     slackDays: slack,
     chain: drivingChain(own, bench.schedule?.tasks ?? []).flatMap((id) => title.get(id) ?? []),
-    ways: ways.sort((a, b) => a.ready.localeCompare(b.ready)),
+    ways: ways.sort((a, b) => byTime(a.ready, b.ready)),
   };
 }
 
@@ -113,10 +110,7 @@ export async function movesOf(compared: Compared, context: JobContext): Promise<
   const { piece, shelf } = compared;
   const now = await readyWith(compared, {}, context);
   const moves: Moves['moves'] = [];
-  for (const move of possibleMoves(
-    piece.body,
-    shelf.faces.filter((f) => f.body.pieceId === piece.id),
-  )) {
+  for (const move of possibleMoves(piece.body, shelf.own(piece.id).faces)) {
     await breathe(context, 0.5);
     const then = await readyWith(compared, { otherwise: move.otherwise }, context);
     // A move that touches no step of this piece is none.

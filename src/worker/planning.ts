@@ -1,11 +1,12 @@
 import { benchInput, impossible, schedule, type DoneStep } from '@/core/bench';
-import { calendarOf, DAY_MIN, localFrom, minutesFrom } from '@/core/calendar';
+import { byTime, calendarOf, DAY_MIN, localFrom, minutesFrom } from '@/core/calendar';
 import { breathe, type JobContext } from '@/core/check';
 import { type Bar, type Front, type FrontPicture, type FrontPiece } from '@/core/front';
 import { learnedFrom } from '@/core/figures';
 import {
   barsOf,
   boardOf,
+  decidedOf,
   breakEven,
   type BreakEven,
   DEFAULT_SHOP,
@@ -16,6 +17,7 @@ import {
   type Moves,
   type Deadline,
   type Job,
+  type Repair,
   resourcesOf,
   viewOf,
   worstFace,
@@ -27,7 +29,7 @@ import { revisionsOf } from '@/records/revisions';
 import type { Stored } from '@/records/types';
 import { deadlineOf, movesOf } from './comparing';
 import { kept } from './kept';
-import type { BenchOptions, BenchPlan, PhotoReaders, PieceTask, PlanFor, Shelf } from './shelf';
+import { ownByPiece, type BenchOptions, type BenchPlan, type PhotoReaders, type PieceTask, type PlanFor, type Shelf } from './shelf'; // prettier-ignore
 import { tonesReader } from './tonesRead';
 
 const SMALL_PX = 168;
@@ -42,7 +44,7 @@ const doneSteps = (log: readonly Stored<'log'>[]): DoneStep[] =>
 
 /** The newest first; what is not in work stands at the end. */
 const inWorkFirst = (a: FrontPiece, b: FrontPiece): number =>
-  Number(a.rest !== undefined) - Number(b.rest !== undefined) || b.createdAt.localeCompare(a.createdAt);
+  Number(a.rest !== undefined) - Number(b.rest !== undefined) || byTime(b.createdAt, a.createdAt);
 
 /** The colours that are in the recipes and mixes of a piece's damages, or even its parts out. */
 function coloursOf(
@@ -74,6 +76,11 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     const log = records.filter((r) => isOf(r, 'log'));
     const learned = learnedFrom(log.map((l) => l.body));
     const pieces = records.filter((r) => isOf(r, 'piece'));
+    const all = {
+      faces: records.filter((r) => isOf(r, 'face')),
+      damages: records.filter((r) => isOf(r, 'damage')),
+      log,
+    };
     // What was set aside, at whatever time, and what had to stay where it lay.
     const names = await store.keys();
     const aside = names.aside.filter((key) => key.startsWith('aside/piece/')).length;
@@ -81,55 +88,59 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     return {
       pieces,
       unreadable: aside + Math.max(0, lying),
-      faces: records.filter((r) => isOf(r, 'face')),
-      damages: records.filter((r) => isOf(r, 'damage')),
       veneers: records.filter((r) => isOf(r, 'veneer')),
       colours: records.filter((r) => isOf(r, 'colour')),
-      log,
+      own: ownByPiece(all),
+      all,
       shop: { ...(shopRecord?.body ?? DEFAULT_SHOP), learned },
       shopRecord,
     };
   }
 
   /** Another text whenever the plan of a piece may be another. */
-  function keyOfPlan(
-    piece: Stored<'piece'>,
-    { faces, damages, veneers, colours, log, shopRecord, shop }: Shelf,
-  ): string {
-    const own = damages.filter((d) => d.body.pieceId === piece.id);
+  function keyOfPlan(piece: Stored<'piece'>, { own, veneers, colours, shopRecord, shop }: Shelf): string {
+    const { faces, damages, log } = own(piece.id);
     const records = revisionsOf(
       [piece],
-      faces.filter((f) => f.body.pieceId === piece.id),
-      own,
-      veneers.filter((v) => own.some((d) => d.body.patch.veneerId === v.id)),
-      coloursOf(piece, own, colours),
-      log.filter((l) => l.body.pieceId === piece.id),
+      faces,
+      damages,
+      veneers.filter((v) => damages.some((d) => d.body.patch.veneerId === v.id)),
+      coloursOf(piece, damages, colours),
+      log,
       [shopRecord],
     );
     return `${build} ${records} ${JSON.stringify(shop.learned)}`;
   }
 
-  /** A piece with all that its plan is made of. */
-  async function jobFor(piece: Stored<'piece'>, shelf: Shelf): Promise<Job> {
-    const damages = shelf.damages.filter((d) => d.body.pieceId === piece.id);
-    return {
+  /** A piece with all that its plan is made of, and what is decided of it, by which photos are read. */
+  async function jobFor(
+    piece: Stored<'piece'>,
+    shelf: Shelf,
+    choices: Job['choices'],
+    { beat }: JobContext,
+  ): Promise<{ job: Job; decided: Repair[] }> {
+    const own = shelf.own(piece.id);
+    const job = {
       piece,
-      faces: shelf.faces.filter((f) => f.body.pieceId === piece.id),
-      damages,
-      stock: shelf.veneers.filter((v) => damages.some((d) => d.body.patch.veneerId === v.id)),
-      shelf: coloursOf(piece, damages, shelf.colours),
+      faces: own.faces,
+      damages: own.damages,
+      ...(choices ? { choices } : {}),
+      stock: shelf.veneers.filter((v) => own.damages.some((d) => d.body.patch.veneerId === v.id)),
+      shelf: coloursOf(piece, own.damages, shelf.colours),
       shop: shelf.shop,
-      done: doneSteps(shelf.log.filter((l) => l.body.pieceId === piece.id)),
-      tones: await tonesFor(piece, damages, shelf),
+      done: doneSteps(own.log),
     };
+    const decided = decidedOf(job, beat);
+    return { job: { ...job, tones: await tonesFor(decided, own, shelf.veneers) }, decided };
   }
 
   const planFor: PlanFor = (given, shelf, choices, otherwise = {}, context = {}) => {
     const piece = { ...given, body: { ...given.body, ...otherwise } };
     const key = `${keyOfPlan(piece, shelf)} ${JSON.stringify([choices, otherwise])}`;
-    return plans(key, async () =>
-      planOf({ ...(await jobFor(piece, shelf)), ...(choices ? { choices } : {}) }, context.beat),
-    );
+    return plans(key, async () => {
+      const { job, decided } = await jobFor(piece, shelf, choices, context);
+      return planOf(job, context.beat, decided);
+    });
   };
 
   /** A piece that rests, or was finished before yesterday, takes no part in the days and costs no time. */
@@ -143,7 +154,7 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     if (!known || known.all === 0 || known.done < known.all || known.from !== keyOfPlan(piece, shelf))
       return false;
     const yesterday = localFrom(minutesFrom(`${at.slice(0, 10)}T00:00:00`) - DAY_MIN);
-    return shelf.log.every((l) => l.body.pieceId !== piece.id || l.body.doneAt < yesterday);
+    return shelf.own(piece.id).log.every((l) => l.body.doneAt < yesterday);
   }
 
   async function benchOf(
@@ -186,14 +197,11 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     shelf: Shelf,
     last: FrontPiece | undefined,
   ): Promise<FrontPicture | undefined> {
-    const damages = shelf.damages.filter((d) => d.body.pieceId === piece.id);
-    const face = worstFace(
-      shelf.faces.filter((f) => f.body.pieceId === piece.id),
-      damages,
-    );
+    const { faces, damages } = shelf.own(piece.id);
+    const face = worstFace(faces, damages);
     if (!face) return undefined;
     const onFace = damages.filter((d) => d.body.faceId === face.id);
-    const stored = shelf.faces.find((f) => f.id === face.id);
+    const stored = faces.find((f) => f.id === face.id);
     const from = revisionsOf([stored], onFace);
     if (last?.picture?.from === from) return last.picture;
     const picture = frontPicture(face, onFace, from);
@@ -221,9 +229,11 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     /** Patches or a new sheet for a face, by the bench's own minutes; nothing where there is no such question. */
     async breakEven(faceId: string, context: JobContext = {}): Promise<BreakEven | undefined> {
       const shelf = await read();
-      const face = shelf.faces.find((f) => f.id === faceId);
+      const face = shelf.all.faces.find((f) => f.id === faceId);
       const piece = shelf.pieces.find((p) => p.id === face?.body.pieceId);
-      return piece ? breakEven(await jobFor(piece, shelf), faceId, context.beat) : undefined;
+      return piece
+        ? breakEven((await jobFor(piece, shelf, undefined, context)).job, faceId, context.beat)
+        : undefined;
     },
 
     /** The days over all pieces. @param at local time without zone */
@@ -252,7 +262,13 @@ export function createPlanner(store: Store, photos?: PhotoReaders, build = '') {
     async front(last: Front | undefined, savedAt?: string, context: JobContext = {}): Promise<Front> {
       const shelf = await read();
       const before = new Map(last?.pieces.map((p) => [p.id, p]));
-      const all = [...shelf.pieces, ...shelf.faces, ...shelf.damages, ...shelf.veneers, ...shelf.log];
+      const all = [
+        ...shelf.pieces,
+        ...shelf.all.faces,
+        ...shelf.all.damages,
+        ...shelf.veneers,
+        ...shelf.all.log,
+      ];
       const changed = all.filter((r) => savedAt === undefined || r.savedAt > savedAt).length;
       const pieces: FrontPiece[] = [];
       for (const piece of shelf.pieces) {

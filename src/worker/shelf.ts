@@ -15,15 +15,32 @@ export type PhotoReaders = {
   small: (view: FaceView) => Promise<string>;
 };
 
+/** What hangs on one piece. */
+export type Own = { faces: Stored<'face'>[]; damages: Stored<'damage'>[]; log: Stored<'log'>[] };
+
+/** What hangs on each of some pieces, by a look at every record once. */
+export function ownByPiece(all: Own): (pieceId: string) => Own {
+  const byPiece = new Map<string, Own>();
+  const of = (pieceId: string): Own => {
+    const own = byPiece.get(pieceId) ?? { faces: [], damages: [], log: [] };
+    byPiece.set(pieceId, own);
+    return own;
+  };
+  all.faces.forEach((f) => of(f.body.pieceId).faces.push(f));
+  all.damages.forEach((d) => of(d.body.pieceId).damages.push(d));
+  all.log.forEach((l) => of(l.body.pieceId).log.push(l));
+  return of;
+}
+
 /** What hangs on pieces, read from the store at one time. */
 export type Shelf = {
   pieces: Stored<'piece'>[];
   unreadable: number;
-  faces: Stored<'face'>[];
-  damages: Stored<'damage'>[];
   veneers: Stored<'veneer'>[];
   colours: Stored<'colour'>[];
-  log: Stored<'log'>[];
+  own: (pieceId: string) => Own;
+  /** All of them, whatever piece they hang on. */
+  all: Own;
   shop: KnownShop;
   shopRecord: Stored<'shop'> | undefined;
 };

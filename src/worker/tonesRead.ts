@@ -1,10 +1,10 @@
 import { tonesIn } from '@/core/catalogue';
 import type { Tones } from '@/core/colour';
-import { linksOfChain, repairOf, surroundingsOf, viewOf, type Repair } from '@/core/job';
+import { linksOfChain, surroundingsOf, viewOf, type Repair } from '@/core/job';
 import { revisionsOf } from '@/records/revisions';
 import type { Stored } from '@/records/types';
 import { kept } from './kept';
-import type { PhotoReaders, Shelf } from './shelf';
+import type { Own, PhotoReaders, Shelf } from './shelf';
 
 /** Reads the colours that a plan needs off stored photos; each is read once. */
 export function tonesReader(photos: PhotoReaders | undefined) {
@@ -50,19 +50,21 @@ export function tonesReader(photos: PhotoReaders | undefined) {
 
   /** Only what is chosen for a damage is read from photos: a shelf may hold hundreds. */
   return async function tonesFor(
-    piece: Stored<'piece'>,
-    damages: readonly Stored<'damage'>[],
-    { faces, veneers, shop }: Shelf,
+    repairs: readonly Repair[],
+    { faces, damages }: Own,
+    veneers: Shelf['veneers'],
   ) {
     const empty = (): Record<string, Tones> => ({});
     const tones = { around: empty(), stock: empty(), within: empty() };
-    for (const damage of damages) {
-      const veneer = veneers.find((v) => v.id === damage.body.patch.veneerId);
-      const repair = repairOf(piece, faces, damages, damage, shop);
+    for (const repair of repairs) {
+      const { faceId, patch } = repair.damage.body;
+      const veneer = veneers.find((v) => v.id === patch.veneerId);
       const toned = repair.chain !== undefined && linksOfChain(repair.chain).some(tonesIn);
       if (!veneer && !toned) continue;
-      const onFace = damages.filter((d) => d.body.faceId === damage.body.faceId);
-      const face = faces.find((f) => f.id === damage.body.faceId);
+      const damage = damages.find((d) => d.id === repair.damage.id);
+      if (!damage) continue;
+      const onFace = damages.filter((d) => d.body.faceId === faceId);
+      const face = faces.find((f) => f.id === faceId);
       const old = await tonesAround(damage, face, onFace);
       const bare = veneer ? await tonesOfVeneer(veneer) : undefined;
       const place = toned ? await tonesOfPlace(repair) : undefined;

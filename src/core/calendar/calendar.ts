@@ -60,3 +60,6 @@ export function afterWorking(calendar: Calendar, time: number, minutes: number):
   const fullDays = Math.ceil(rest / perDay) - 1;
   return day + DAY_MIN * (1 + fullDays) + fromMin + (rest - fullDays * perDay);
 }
+
+/** The order of two local times, for sorting; they are digits, which need no language to be compared in. */
+export const byTime = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);

@@ -1,5 +1,6 @@
 export {
   afterWorking,
+  byTime,
   calendarOf,
   DAY_MIN,
   localFrom,

@@ -1,3 +1,5 @@
+import { byTime } from '../calendar';
+
 /** What the log shows of kinds of work: for each its last times, as shares of the book's minutes. */
 export type Learned = Readonly<Record<string, readonly number[]>>;
 
@@ -15,7 +17,7 @@ type Observed = { step?: string; bookMin?: number; actualMin: number; doneAt: st
 /** What a log shows; entries without the book's minutes say nothing. */
 export function learnedFrom(entries: readonly Observed[]): Learned {
   const learned = new Map<string, number[]>();
-  for (const { step, bookMin, actualMin } of [...entries].sort((a, b) => a.doneAt.localeCompare(b.doneAt))) {
+  for (const { step, bookMin, actualMin } of [...entries].sort((a, b) => byTime(a.doneAt, b.doneAt))) {
     if (!step || !bookMin || actualMin <= 0) continue;
     const share = actualMin / bookMin;
     if (share < LEAST_SHARE || share > MOST_SHARE) continue;

@@ -1,6 +1,6 @@
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
-import { DAY_MIN, minutesFrom } from '../calendar';
+import { byTime, DAY_MIN, minutesFrom } from '../calendar';
 import type { Bar } from './front';
 
 /** Whole days from one day to another, both as `2026-05-01` or longer; negative when it is past. */
@@ -42,7 +42,7 @@ export const daysOf = (bars: readonly Bar[]): string[] =>
 export const barsOn = (bars: readonly Bar[], day: string): Bar[] => {
   const from = `${day}T00:00:00`;
   const to = `${day}T23:59:59`;
-  return bars.filter((b) => b.end > from && b.start <= to).sort((a, b) => a.start.localeCompare(b.start));
+  return bars.filter((b) => b.end > from && b.start <= to).sort((a, b) => byTime(a.start, b.start));
 };
 
 /** The most clamps of each kind that are in use at one time on a day. */

@@ -1,3 +1,4 @@
+import { byTime } from '../calendar';
 import type { BenchTask, Schedule } from '../bench';
 import { CLAMPS } from '../press';
 import { kindInfo } from '../damage';
@@ -85,7 +86,7 @@ export function barsOf(
   done: ReadonlySet<string>,
 ): Bar[] {
   const byId = new Map(tasks.map((t) => [t.id, t]));
-  const inOrder = [...timed].sort((a, b) => a.start.localeCompare(b.start));
+  const inOrder = [...timed].sort((a, b) => byTime(a.start, b.start));
   const next = inOrder.find((t) => {
     const task = byId.get(t.id);
     return task && isTicked(task) && !done.has(t.id);

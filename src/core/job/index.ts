@@ -89,6 +89,7 @@ export {
   handWords,
   rangeWords,
   jobPlan,
+  decidedOf,
   planOf,
   stepsOfLink,
   topFinishOf,

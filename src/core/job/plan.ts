@@ -114,17 +114,25 @@ const goneWords = ({ repair, colour: { gone } }: { repair: Repair; colour: Colou
     ? []
     : [`${damageLabel(repair.damage.body)}: ${gone === 1 ? 'a product of its recipe is' : `${gone} products of its recipe are`} on the shelf no longer, and stand in no step. Choose again on its Blend page.`]; // prettier-ignore
 
-/**
- * The damages of a job from what was seen and decided (`repairsOf`) to every link worked out (`worksheetsOf`, `blendOf`, `reachOf`).
- *
- * @param tick called after each repair, so that whoever waits for a large piece knows that it is being worked on
- */
-export function workedOf(job: Job, tick: () => void = () => undefined) {
-  const { piece, faces, damages, choices = {}, shelf = [], shop } = job;
+/** What was seen and decided of a job: its damages that are begun, with the choices given for them. */
+export function decidedOf(
+  { piece, faces, damages, choices = {}, shop }: Job,
+  tick: () => void = () => undefined,
+): Repair[] {
   const own = faces.filter((f) => f.body.pieceId === piece.id);
   const begun = damages.filter((d) => isBegun(d.body));
   const decided = begun.map((d) => ({ ...d, body: choices[d.id] ? { ...d.body, ...choices[d.id] } : d.body })); // prettier-ignore
-  return repairsOf(piece, own, decided, shop, tick).map((repair) => {
+  return repairsOf(piece, own, decided, shop, tick);
+}
+
+/**
+ * The damages of a job from what was seen and decided (`decidedOf`) to every link worked out (`worksheetsOf`, `blendOf`, `reachOf`).
+ *
+ * @param tick called after each repair, so that whoever waits for a large piece knows that it is being worked on
+ */
+export function workedOf(job: Job, tick: () => void = () => undefined, decided = decidedOf(job, tick)) {
+  const { piece, shelf = [], shop } = job;
+  return decided.map((repair) => {
     const { links, colour } = worksheetsOf(repair, shop, shelf);
     tick();
     const blend = blendOf(repair, links, job);
@@ -143,11 +151,12 @@ export function workedOf(job: Job, tick: () => void = () => undefined) {
  * (`workedOf`), the work (`workOf`), its steps (`tasksFor`), the trail (`trailOf`).
  *
  * @param tick called after each repair, so that whoever waits for a large piece knows that it is being worked on
+ * @param decided the first stage, where whoever asks has needed it already
  */
-export function planOf(job: Job, tick: () => void = () => undefined): Plan {
+export function planOf(job: Job, tick: () => void = () => undefined, decided = decidedOf(job, tick)): Plan {
   const { piece, faces, shop, done = [] } = job;
   const own = faces.filter((f) => f.body.pieceId === piece.id);
-  const worked = workedOf(job, tick);
+  const worked = workedOf(job, tick, decided);
   const evening = eveningOf(piece.body, own, job.shelf ?? []);
   const evened = { ...piece, body: { ...piece.body, ownSteps: evening.ownSteps } };
   const work = workOf(evened, own, worked, job.stock ?? [], done);

@@ -1,8 +1,9 @@
-import { chainWords } from '../method';
+import { attempt } from '../check';
+import { chainWords, refusalOf } from '../method';
 import { clampById } from '../press';
 import { lowerFirst } from '../terms';
 import { inUnits, type ShopUnits } from '../units';
-import { rankingOf } from './decide';
+import { caseOf } from './decide';
 import { linkPlansOf, type LinkPlan } from './links';
 import { repairOf, type Repair } from './repairs';
 import type { Damage, Face, Named, Piece, KnownShop } from './types';
@@ -42,20 +43,19 @@ export function wordsOf(
   piece: Named<Piece>,
   shop: KnownShop,
 ): string {
-  if (!damage.body.method)
+  const { method, methodReason } = damage.body;
+  if (!method)
     return chain
       ? `Repair not decided. Proposed: ${lowerFirst(chainWords(chain.first, chain.method, chain.then))}.`
       : 'Repair not decided.';
-  const ranking = rankingOf(piece.body, face?.body, damage.body, onFace, shop);
-  const refused = ranking.ok
-    ? ranking.value.excluded.find((e) => e.method === damage.body.method)
-    : undefined;
-  const { methodReason } = damage.body;
+  const refused = attempt(() => refusalOf(caseOf(piece.body, face?.body, damage.body, onFace, shop), method));
   // The user's own reason stands as it was typed.
   const say = (text: string): string => inUnits(text, unitsOf(shop));
   return [
     `${chain ? chainWords(chain.first, chain.method, chain.then) : ''}.`,
-    refused ? say(`Chosen against the advice: ${refused.because.map((b) => b.text).join(' ')}`) : undefined,
+    refused.ok && refused.value
+      ? say(`Chosen against the advice: ${refused.value.map((b) => b.text).join(' ')}`)
+      : undefined,
     methodReason ? `Reason: ${methodReason}` : undefined,
     ...links.map((link) => say(gluedWords(link) ?? '')),
   ]

@@ -1,6 +1,14 @@
 export type { RepairCase, SurfaceFacts } from './facts';
 export { POINTS_PER_WEIGHT, POINTS_PER_WEIGHT_SOURCE } from './ruling';
-export { assertVeneerThickness, chainOf, distanceWords, rankMethods, RULES, VENEER_RANGE_MM } from './rank';
+export {
+  assertVeneerThickness,
+  chainOf,
+  distanceWords,
+  rankMethods,
+  refusalOf,
+  RULES,
+  VENEER_RANGE_MM,
+} from './rank';
 export {
   answersSchema,
   CRITERIA,

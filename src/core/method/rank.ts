@@ -8,7 +8,7 @@ import { LOSS_RULES } from './lossRules';
 import { PARTS_RULES } from './partsRules';
 import type { RankInput } from './rankInput';
 import type { Rule } from './rule';
-import { linksOf, ruleBook, rulingOf, type Bench, type ChainLink, type RuleBook } from './ruling';
+import { linksOf, ruleBook, rulingOf, type Ban, type Bench, type ChainLink, type RuleBook } from './ruling';
 import { excludedMethods, standing, type ExcludedMethod, type RankedMethod } from './standing';
 import { SURFACE_RULES } from './surfaceRules';
 import { VENEER_RULES } from './veneerRules';
@@ -114,6 +114,13 @@ export function chainOf(input: RankInput, chosen?: MethodId): Chain {
   const of = (when: ChainLink['when']): MethodId[] =>
     inWorkOrder(links.filter((l) => l.when === when).map((l) => l.method));
   return { first: of('first'), method: chosen, then: of('then') };
+}
+
+/** What rules a method out, where something does and it is not the least bad of all; for lists and plans. @throws RangeError as {@link rankMethods} */
+export function refusalOf(input: RankInput, method: MethodId): Ban[] | undefined {
+  const facts = checkedFacts(input);
+  const { excluded } = standing(facts, BOOK, input);
+  return excludedMethods(facts, excluded).find((e) => e.method === method)?.because;
 }
 
 const BEHIND = {

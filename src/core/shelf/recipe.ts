@@ -1,3 +1,4 @@
+import { byTime } from '../calendar';
 import type { Coat, WantedCoats } from '../pigment';
 import type { CoatsOf, TestBoard } from './colour';
 import { shareOf, thinnedWords } from './thinned';
@@ -45,5 +46,5 @@ export const sameCoats = (a: RecipeCoats, b: RecipeCoats): boolean => {
 /** Test boards to begin from, those on the same wood first. */
 export const boardsToCopy = <B extends { body: TestBoard }>(boards: readonly B[], wood: string): B[] => {
   const same = (b: B): number => Number(b.body.wood.toLowerCase() === wood.toLowerCase());
-  return [...boards].sort((a, b) => same(b) - same(a) || b.body.doneAt.localeCompare(a.body.doneAt));
+  return [...boards].sort((a, b) => same(b) - same(a) || byTime(b.body.doneAt, a.body.doneAt));
 };

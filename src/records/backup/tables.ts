@@ -1,4 +1,5 @@
 import { unparse } from 'papaparse';
+import { byTime } from '@/core/calendar';
 import type { Stored } from '../types';
 
 /** A cell that a spreadsheet would take for a formula is marked as text, also behind blanks or line breaks and in full-width signs. */
@@ -28,7 +29,7 @@ export const boardsTable = (boards: readonly Stored<'lumber'>[]): string =>
   );
 
 const inOrder = (log: readonly Stored<'log'>[]): Stored<'log'>[] =>
-  [...log].sort((a, b) => a.body.doneAt.localeCompare(b.body.doneAt));
+  [...log].sort((a, b) => byTime(a.body.doneAt, b.body.doneAt));
 
 /** All that was done, for a spreadsheet. */
 export function logTable(log: readonly Stored<'log'>[], pieces: readonly Stored<'piece'>[]): string {

@@ -33,7 +33,7 @@ const LAST_DONE = 30;
 /** What to do next, then the days ahead; over all pieces, or one. */
 export function BenchScreen() {
   const { piece: only } = useLocalSearchParams<{ piece?: string }>();
-  const view = usePieceView(only);
+  const view = usePieceView(only, only !== undefined);
   const { plan, timed, todo, next, finish, days, bars, hours, finished, all, hold } = useBenchView(only);
   const { plan: own } = usePlan(only);
   const through = own !== undefined && own.trail.all > 0 && own.trail.done === own.trail.all;

@@ -1,7 +1,7 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Schedule } from '@/core/bench';
 import { daysOf, type Bar } from '@/core/front';
-import { calendarOf } from '@/core/calendar';
+import { byTime, calendarOf } from '@/core/calendar';
 import { barsOf, isTicked } from '@/core/job';
 import { useShop } from '@/records';
 import type { PieceTask } from '@/worker';
@@ -33,22 +33,36 @@ export function useBenchView(only: string | undefined): BenchView {
   const live = useBenchPlan();
   const [held, setHeld] = useState<ShownBench>();
   const plan = held ?? live;
-  const { shop } = useShop();
-  const doneAtOf = new Map(plan.done.map((d) => [d.taskId, d.doneAt]));
+  const { workingHours } = useShop().shop;
+  const { tasks, done, schedule } = plan;
+  const shown = useMemo(() => viewOf({ tasks, done, ...(schedule ? { schedule } : {}) }, only), [tasks, done, schedule, only]); // prettier-ignore
+  const { fromMin, toMin } = calendarOf(workingHours);
+  return {
+    plan,
+    ...shown,
+    hours: { from: fromMin, to: toMin },
+    hold: (on) => setHeld(on ? plan : undefined),
+  };
+}
+
+/** Thousands of steps in a full shop: put in order once, not each time the page is drawn. */
+function viewOf(
+  { tasks, done, schedule }: Pick<ShownBench, 'tasks' | 'done' | 'schedule'>,
+  only: string | undefined,
+): Omit<BenchView, 'plan' | 'hours' | 'hold'> {
+  const doneAtOf = new Map(done.map((d) => [d.taskId, d.doneAt]));
   const ticked = new Set(doneAtOf.keys());
-  const when = new Map(plan.schedule?.tasks.map((t) => [t.id, t]));
-  const own = only ? plan.tasks.filter((t) => t.pieceId === only) : plan.tasks;
+  const when = new Map(schedule?.tasks.map((t) => [t.id, t]));
+  const own = only ? tasks.filter((t) => t.pieceId === only) : tasks;
   const timed = own
     .flatMap((t): TimedTask[] => {
       const at = when.get(t.id);
       return at ? [{ ...t, when: at }] : [];
     })
-    .sort((a, b) => a.when.start.localeCompare(b.when.start));
+    .sort((a, b) => byTime(a.when.start, b.when.start));
   const todo = timed.filter((t) => !ticked.has(t.id) && isTicked(t));
-  const bars = plan.schedule ? barsOf(own, plan.schedule, ticked) : [];
-  const { fromMin, toMin } = calendarOf(shop.workingHours);
+  const bars = schedule ? barsOf(own, schedule, ticked) : [];
   return {
-    plan,
     ticked,
     timed,
     todo,
@@ -63,9 +77,7 @@ export function useBenchView(only: string | undefined): BenchView {
           ? []
           : [{ id: t.id, title: t.title, doneAt, ...(t.aka === undefined ? {} : { aka: t.aka }) }];
       })
-      .sort((a, b) => b.doneAt.localeCompare(a.doneAt)),
+      .sort((a, b) => byTime(b.doneAt, a.doneAt)),
     all: own.filter(isTicked).length,
-    hours: { from: fromMin, to: toMin },
-    hold: (on) => setHeld(on ? plan : undefined),
   };
 }

@@ -1,3 +1,4 @@
+import { byTime } from '@/core/calendar';
 import { methodById, type MethodFamily, type MethodId } from '@/core/catalogue';
 import {
   useList,
@@ -21,11 +22,11 @@ export type PieceView = {
   loading: boolean;
 };
 
-/** A piece with everything that hangs on it. */
-export function usePieceView(id: string | undefined): PieceView {
-  const pieces = useOne('piece', id);
-  const faces = useList('face');
-  const damages = useList('damage');
+/** A piece with everything that hangs on it. @param wanted false on a page that is of no one piece */
+export function usePieceView(id: string | undefined, wanted = true): PieceView {
+  const pieces = useOne('piece', id, wanted);
+  const faces = useList('face', wanted);
+  const damages = useList('damage', wanted);
   const log = useList('log');
   const { shop, loading: shopLoading } = useShop();
   return {
@@ -36,7 +37,7 @@ export function usePieceView(id: string | undefined): PieceView {
       .sort((a, b) => a.body.number - b.body.number),
     log: log.records
       .filter((l) => l.body.pieceId === id)
-      .sort((a, b) => a.body.doneAt.localeCompare(b.body.doneAt)),
+      .sort((a, b) => byTime(a.body.doneAt, b.body.doneAt)),
     shop,
     loading: pieces.loading || faces.loading || damages.loading || log.loading || shopLoading,
   };
