@@ -8,6 +8,9 @@ test('a long text is cut where it can still be told from another, a short one is
 
 test('fields and values as they are read', () => {
   expect(fieldWords('roughAreaMm2')).toBe('rough area, mm²');
+  // As the page about a piece calls it.
+  expect(fieldWords('client')).toBe('owner');
+  expect(fieldWords('constructor')).toBe('constructor');
   expect([undefined, '', null, {}].map(valueWords)).toEqual(['nothing', 'nothing', 'nothing', 'nothing']);
   expect([[1], [1, 2], true].map(valueWords)).toEqual(['one entry', '2 entries', 'yes']);
 });

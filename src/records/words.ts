@@ -44,8 +44,18 @@ function ownTitle({ kind, body }: AnyStored): string {
   }
 }
 
-/** “finishNow” as “finish now”, “veneerMm” as “veneer, mm”. */
+/** Fields that a page calls otherwise than they are stored. */
+const CALLED: Readonly<Record<string, string>> = {
+  client: 'owner',
+  goal: 'finish in the end',
+  deadline: 'to be ready by',
+  methodReason: 'why this one',
+};
+
+/** “finishNow” as “finish now”, “veneerMm” as “veneer, mm”; a field that its page calls otherwise as it stands there. */
 export function fieldWords(field: string): string {
+  const called = Object.hasOwn(CALLED, field) ? CALLED[field] : undefined;
+  if (called) return called;
   const [, stem = field, unit] = /^(.*?)(Mm|Mm2|Min|C|Px|N|KPa)?$/.exec(field) ?? [];
   const words = stem.replace(/([A-Z])/g, ' $1').toLowerCase();
   return unit ? `${words}, ${unit.replace('Mm2', 'mm²').replace('Mm', 'mm').replace('Min', 'min').replace(/^C$/, '°C')}` : words; // prettier-ignore

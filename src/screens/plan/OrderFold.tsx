@@ -29,7 +29,7 @@ export function OrderFold({
   return (
     <Fold title="The order of the work">
       <Text>{used.map(phaseLabel).join(' › ')}</Text>
-      <Text kind="quiet">{`${aboutTime(handsMin(plan.tasks))} of hands as it stands. ${describeSource(ORDER_SOURCE)}`}</Text>
+      <Text kind="quiet">{`As it stands, ${aboutTime(handsMin(plan.tasks))} of hands. ${describeSource(ORDER_SOURCE)}`}</Text>
       {wanted ? null : <Button label="What moving it would change" onPress={() => setWanted(true)} />}
       {wanted && loading && !moves ? <Progress label="Planning each other order" fraction={0.5} /> : null}
       {(moves?.moves ?? []).map((m) => (
