@@ -3,7 +3,7 @@ import { methodById, USES, type MaterialId, type MethodId } from '../catalogue';
 import { areaOf, boundingBox, rotate } from '../geometry';
 import { memory, sourced, type Sourced } from '../sources';
 import { waysOf } from './decide';
-import { dowelsOf, plugOf } from './letIn';
+import { bandingOf, dowelsOf, plugOf } from './letIn';
 import { patchFor, type PressPlan } from './press';
 import { gluedAreaMm2, hollowDepthMm } from './glued';
 import type { Repair } from './repairs';
@@ -185,7 +185,7 @@ function blockOf(
   repair: Repair,
   method: MethodId,
   shop: KnownShop,
-): { alongMm: number; acrossMm: number; thickMm: number; count?: number } | undefined {
+): { alongMm: number; acrossMm: number; thickMm?: number; count?: number } | undefined {
   const sums = sumsOf(method);
   const dutchman = sums.includes('dutchman') ? dutchmanOf(repair) : undefined;
   if (dutchman?.ok) return dutchman.value.block;
@@ -199,6 +199,11 @@ function blockOf(
     const part = partOf(repair);
     const { copies, spares } = partsWanted(repair);
     if (part?.ok) return { ...part.value.blank, count: copies + spares };
+  }
+  const banding = sums.includes('banding') ? bandingOf(repair, shop) : undefined;
+  if (banding?.entered && banding.plan.ok && !sums.includes('strips')) {
+    const { stockMm, wideMm } = banding.input;
+    return { alongMm: stockMm, acrossMm: wideMm, count: banding.plan.value.stocks };
   }
   if (sums.includes('strips')) {
     const { input, plan } = stripsOf(repair);

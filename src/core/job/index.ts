@@ -168,7 +168,15 @@ export {
   sumsOf,
 } from './sums';
 export { fillOf, FILLERS_SOURCE, type FillSum } from './fills';
-export { dowelsOf, plugOf, SOLD_SOURCE, type DowelSum, type PlugSum } from './letIn';
+export {
+  bandingOf,
+  dowelsOf,
+  plugOf,
+  SOLD_SOURCE,
+  type BandingSum,
+  type DowelSum,
+  type PlugSum,
+} from './letIn';
 export { assumedWords, type Assumed } from './assumed';
 export { shimsOf, type ShimSum } from './shims';
 export { aboutTime, finishWords, roundTime, startWords, wholeHands } from './timeWords';

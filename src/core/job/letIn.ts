@@ -2,9 +2,9 @@ import { methodById, type MethodId } from '../catalogue';
 import { attempt, type Result } from '../check';
 import { dowelsInside } from '../closing';
 import { dowelLayout, type DowelLayout } from '../glueup';
-import { plugPlan, type PlugInput, type PlugPlan } from '../letin';
+import { bandingPlan, plugPlan, type BandingInput, type BandingPlan, type PlugInput, type PlugPlan } from '../letin'; // prettier-ignore
 import { memory, sourced } from '../sources';
-import { parseLength, type LengthUnit } from '../units';
+import { formatLength, lengthsIn, parseLength, type LengthUnit } from '../units';
 import type { Repair } from './repairs';
 import { entered, enteredText, jointOf } from './sums';
 import { sumStarts } from './sumStarts';
@@ -61,11 +61,53 @@ export function dowelsOf(repair: Repair): DowelSum {
   return { layout, leftOutMm: places.ok ? places.value.filter((p) => !p.inside).map((p) => p.atMm) : [] };
 }
 
+export type BandingSum = {
+  input: BandingInput;
+  /** As they were entered, or one as long as the place. */
+  runs: string;
+  /** Somebody has said that it is a banding. */
+  entered: boolean;
+  plan: Result<BandingPlan>;
+};
+
+/** The banding round corners of a repair, by what was entered. */
+export function bandingOf(repair: Repair, { lengthUnit }: KnownShop): BandingSum {
+  const { jointMm, banding } = sumStarts(repair);
+  const of = entered(repair);
+  const text = enteredText(repair);
+  const runs = text('banding.runs', formatLength(jointMm, lengthUnit));
+  const read = attempt(() => lengthsIn(runs, lengthUnit));
+  const repeatMm = of('banding.repeat', 0);
+  const input: BandingInput = {
+    runsMm: read.ok ? read.value : [],
+    closed: text('banding.closed', 'no') === 'yes',
+    cornerDeg: of('banding.corner', banding.cornerDeg),
+    wideMm: of('banding.wide', banding.wideMm),
+    ...(repeatMm > 0 ? { repeatMm } : {}),
+    kerfMm: of('banding.kerf', banding.kerfMm),
+    stockMm: of('banding.stock', banding.stockMm),
+    spares: of('banding.spares', banding.spares),
+  };
+  return {
+    input,
+    runs,
+    entered: repair.damage.body.figures?.['banding.runs'] !== undefined,
+    plan: read.ok ? attempt(() => bandingPlan(input)) : read,
+  };
+}
+
 const mm = (value: number): string => `${Number(value.toFixed(1))} mm`;
 
 /** What a let-in repair's sum says to its steps, by their keys. */
 export function letInWords(repair: Repair, method: MethodId, shop: KnownShop): Record<string, string> {
   const { sums, needs } = methodById(method);
+  if (sums.includes('banding')) {
+    const { plan, entered } = bandingOf(repair, shop);
+    if (!plan.ok || !entered) return {};
+    const { mitreDeg, pieces, words } = plan.value;
+    const all = (of: 'outerMm' | 'innerMm'): string => pieces.map((p) => Math.round(p[of])).join(', ');
+    return { cut: `Mitres of ${mitreDeg}°, sides of ${all('outerMm')} mm outside, ${all('innerMm')} mm inside. ${words}` }; // prettier-ignore
+  }
   const dowelled = needs.includes('dowels');
   if (sums.includes('plug')) {
     const { plan } = plugOf(repair, shop);

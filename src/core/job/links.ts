@@ -150,6 +150,14 @@ function woodWords(
   return step && sizes.length > 0 ? { [step.key]: sizes.join(' ') } : {};
 }
 
+/** What two say of the steps, one after the other where they speak of the same. */
+const saidTogether = (a: Record<string, string>, b: Record<string, string>): Record<string, string> => ({
+  ...a,
+  ...Object.fromEntries(
+    Object.entries(b).map(([key, words]) => [key, a[key] ? `${a[key]} ${words}` : words]),
+  ),
+});
+
 /** Where a place has no size, that its amounts are not known and why; nothing where none would follow from it. */
 function unsizedWords(repair: Repair, method: MethodId): string | undefined {
   const { survey } = repair;
@@ -177,7 +185,7 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
   const amounts = amountsOf(repair, method, glued || poured ? adhesive : undefined, press, shop);
   const begins =
     assumed.length > 0 ? `Assumed, measure it: ${assumedWords(assumed)}.` : unsizedWords(repair, method);
-  const says = { ...woodWords(method, amounts, shop), ...letInWords(repair, method, shop) };
+  const says = saidTogether(woodWords(method, amounts, shop), letInWords(repair, method, shop));
   const shown = {
     ...(Object.keys(says).length > 0 ? { says } : {}),
     ...(begins ? { begins } : {}),

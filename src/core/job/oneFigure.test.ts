@@ -164,6 +164,28 @@ test('twelve strips to bend are sixteen to make, on the page and in the wood tha
   expect(needs.find((n) => n.material === 'solidWood')?.wood).toHaveLength(16);
 });
 
+test('a banding round a frame is bought, cut and mitred as its page says: two lengths of 900 mm', () => {
+  const chip: Partial<Damage> = { kind: 'chippedVeneer', outline: mark(300, 8), method: 'edgeStrip' };
+  const sizes = { 'banding.closed': 'yes', 'banding.wide': 6, 'banding.stock': 900, 'banding.kerf': 0.5, 'banding.spares': 0 }; // prettier-ignore
+  const { link, needs, steps } = worked({
+    ...chip,
+    figures: { ...sizes, 'banding.runs': '400, 300, 400, 300' },
+  });
+  // 4 sides, each 2 mm longer for the plane: 1,408 mm in all is more than one length; 402 + 402 and 302 + 302 with a kerf are two.
+  expect(link?.amounts.find((a) => a.of === 'wood')).toEqual({ material: 'veneer', of: 'wood', alongMm: 900, acrossMm: 6, count: 2 }); // prettier-ignore
+  const [sheet] = needs.filter((n) => n.material === 'veneer');
+  expect(sheet && needWords(sheet, (mm) => formatLength(mm, 'mm'))).toMatch(/900 mm × 6 mm/);
+  // A mitre of 45° takes the width of the banding off each end inside.
+  const [cut] = steps;
+  expect(cut?.detail).toContain('900 mm × 6 mm');
+  expect(cut?.detail).toContain('Mitres of 45°, sides of 400, 300, 400, 300 mm outside, 388, 288, 388, 288 mm inside.'); // prettier-ignore
+  // Until its runs are entered a strip is a strip, as large as the patch page draws it; and a side that its mitres eat up is none.
+  const plain = worked({ ...chip, figures: sizes });
+  expect(plain.steps[0]?.detail).not.toContain('Mitres');
+  expect(plain.link?.amounts).toEqual(worked(chip).link?.amounts);
+  expect(worked({ ...chip, figures: { ...sizes, 'banding.runs': '400, 10' , 'banding.corner': 20 } }).link?.amounts).toEqual(plain.link?.amounts); // prettier-ignore
+});
+
 test('a split glued with cyanoacrylate has cyanoacrylate on its list, not wood glue', () => {
   const line = { tool: 'line' as const, points: [[0.25, 0.5], [0.75, 0.5]] satisfies Point[], widthMm: 0.1 }; // prettier-ignore
   const { needs, link } = worked(

@@ -40,6 +40,8 @@ const BANDING = {
   wideMm: sourced(6, START),
   stockMm: sourced(900, START),
   kerfMm: sourced(0.5, memory('a fine back saw')),
+  cornerDeg: sourced(90, practice('most frames are square')),
+  spares: sourced(1, practice('make one to spare')),
 };
 const PART = {
   thickMm: sourced(20, START),
@@ -130,7 +132,8 @@ export function sumStarts({ damage, face, survey, treated }: Repair) {
       wideMm: BANDING.wideMm.value,
       stockMm: BANDING.stockMm.value,
       kerfMm: BANDING.kerfMm.value,
-      spares: 1,
+      cornerDeg: BANDING.cornerDeg.value,
+      spares: BANDING.spares.value,
     },
     part: {
       thickMm: veneerMm > 0 ? veneerMm : (face?.body.boardMm ?? PART.thickMm.value),

@@ -1,7 +1,6 @@
 import { View } from 'react-native';
-import { attempt } from '@/core/check';
-import type { SumStarts } from '@/core/job';
-import { BANDING_SOURCE, bandingPlan } from '@/core/letin';
+import type { BandingSum } from '@/core/job';
+import { BANDING_SOURCE } from '@/core/letin';
 import { describeSource } from '@/core/sources';
 import { lengthsIn } from '@/core/units';
 import { Beside, Chips, Figure, Fold, Notice, Row, Stepper, Text, TextField } from '@/ui';
@@ -11,33 +10,23 @@ import { useUnits } from '../shared/useUnits';
 import { Figures } from '../special/parts';
 
 /** A banding round corners: mitres, lengths, where its pattern is cut, and how many lengths of stock. */
-export function BandingSection({ starts }: { starts: SumStarts }) {
+export function BandingSection({ banding }: { banding: BandingSum }) {
   const { length, unit } = useUnits();
-  const [runs, setRuns] = useKeptText('banding.runs', length(starts.jointMm));
+  const { input, runs, entered, plan: result } = banding;
+  const { cornerDeg: corner, spares, repeatMm: repeat = 0 } = input;
+  const [, setRuns] = useKeptText('banding.runs', runs);
   const [closed, setClosed] = useKeptChoice('banding.closed', 'no', ['no', 'yes']);
-  const [corner, setCorner] = useKeptNumber('banding.corner', 90);
-  const [wide, wideField] = useKeptLength('banding.wide', starts.banding.wideMm);
-  const [repeat, repeatField] = useKeptLength('banding.repeat', 0);
-  const [stock, stockField] = useKeptLength('banding.stock', starts.banding.stockMm);
-  const [kerf, kerfField] = useKeptLength('banding.kerf', starts.banding.kerfMm);
-  const [spares, setSpares] = useKeptNumber('banding.spares', starts.banding.spares);
-  const result = attempt(() =>
-    bandingPlan({
-      runsMm: lengthsIn(runs, unit),
-      closed: closed === 'yes',
-      cornerDeg: corner,
-      wideMm: wide,
-      ...(repeat > 0 ? { repeatMm: repeat } : {}),
-      kerfMm: kerf,
-      stockMm: stock,
-      spares,
-    }),
-  );
+  const [, setCorner] = useKeptNumber('banding.corner', corner);
+  const [, wideField] = useKeptLength('banding.wide', input.wideMm);
+  const [, repeatField] = useKeptLength('banding.repeat', repeat);
+  const [, stockField] = useKeptLength('banding.stock', input.stockMm);
+  const [, kerfField] = useKeptLength('banding.kerf', input.kerfMm);
+  const [, setSpares] = useKeptNumber('banding.spares', spares);
   return (
     <Fold title="A banding or stringing round corners">
       <TextField
         label="Runs from corner to corner, one after the other"
-        help="Along the outer edge, with commas between."
+        help={`Along the outer edge, with commas between. ${entered ? 'List and bench go by them.' : 'List and bench go by them as soon as they are entered.'}`}
         value={runs}
         most={200}
         onChange={setRuns}

@@ -1,5 +1,6 @@
 import type { MethodId } from '@/core/catalogue';
 import {
+  bandingOf,
   closeOf,
   crackPlanOf,
   damageLabel,
@@ -73,7 +74,7 @@ export function SumsSection({ repair, method, shop }: { repair: Repair; method: 
           case 'drawer':
             return <DrawerSection key={sum} starts={starts} />;
           case 'banding':
-            return <BandingSection key={sum} starts={starts} />;
+            return <BandingSection key={sum} banding={bandingOf(repair, shop)} />;
           case 'apart':
             return <ApartJointSection key={sum} starts={starts} glued={jointGlueOf(repair)} />;
           case 'strips':
