@@ -3,14 +3,11 @@ import { methodById, USES, type MaterialId, type MethodId } from '../catalogue';
 import { areaOf, boundingBox, rotate } from '../geometry';
 import { memory, sourced, type Sourced } from '../sources';
 import { waysOf } from './decide';
-import { bandingOf, dowelsOf, plugOf } from './letIn';
 import { patchFor, type PressPlan } from './press';
 import { gluedAreaMm2, hollowDepthMm } from './glued';
 import type { Repair } from './repairs';
-import type { KnownShop } from './types';
-import { feetOf, jointGlueOf } from './fitSums';
-import { fillOf, FILLERS_SOURCE } from './fills';
-import { dutchmanOf, partOf, partsWanted, sliverOf, stripsOf, sumsOf } from './sums';
+import { FILLERS_SOURCE } from './fills';
+import type { WorkedSums } from './workedSums';
 
 /** How much of one material a repair takes. Sizes of wood are along and across the grain. */
 export type Amount = { material: MaterialId } & (
@@ -32,6 +29,7 @@ const BLOCK_ALLOWANCE_MM = sourced(6, memory('to hold, fit and plane off'));
 /**
  * What a method of a repair takes, each material by its own way of being counted; nothing while the damage has no size.
  *
+ * @param sums what its page works out: wood, fill and glue are counted there
  * @param press where the method is pressed: its glue is counted there
  */
 export function amountsOf(
@@ -39,11 +37,11 @@ export function amountsOf(
   method: MethodId,
   adhesive: Adhesive | undefined,
   press: PressPlan | undefined,
-  shop: KnownShop,
+  sums: WorkedSums,
 ): Amount[] {
   const { survey, damage, face } = repair;
   const { needs } = methodById(method);
-  const fitted = fittedOf(repair, method);
+  const fitted = fittedOf(sums);
   if (fitted) return needs.map((material) => fittedAmount(material, fitted, adhesive));
   if (!survey.ok) return needs.map((material): Amount => ({ material, of: 'tool' }));
   const { measures, outline, grainDeg } = survey.value;
@@ -54,14 +52,13 @@ export function amountsOf(
     switch (use.by) {
       case 'glue': {
         if (!adhesive) return { material, of: 'tool' };
-        const poured = fillOf(repair, method)?.plan;
+        const poured = sums.fill?.plan;
         if (poured?.ok) return { material, of: 'weight', grams: poured.value.grams, source: FILLERS_SOURCE };
         const grams = press?.grams ?? glueQuantity(adhesive, Math.max(1, gluedAreaMm2(survey.value, damage.body, face?.body))).grams; // prettier-ignore
         return { material: gluedWith(material, adhesive), of: 'weight', grams, source: adhesive.spreadGPerM2.source }; // prettier-ignore
       }
       case 'volume': {
-        const { plan, cap } = fillOf(repair, method) ?? {};
-        const fill = cap ?? plan;
+        const fill = sums.fill?.cap ?? sums.fill?.plan;
         if (fill?.ok) return { material, of: 'volume', ml: fill.value.madeUpMl, source: FILLERS_SOURCE };
         return {
           material,
@@ -80,7 +77,7 @@ export function amountsOf(
         return { material, of: 'volume', ml: Math.max(LEAST_ML.value, ml), source: use.mlPerM2.source, ...(use.parts ? { parts: use.parts.value } : {}) }; // prettier-ignore
       }
       case 'sheet': {
-        const piece = blockOf(repair, method, shop);
+        const piece = blockOf(sums);
         if (piece)
           return {
             material,
@@ -102,7 +99,7 @@ export function amountsOf(
         };
       }
       case 'block': {
-        const block = blockOf(repair, method, shop);
+        const block = blockOf(sums);
         if (block) return { material, of: 'wood', ...block };
         return {
           material,
@@ -113,20 +110,23 @@ export function amountsOf(
         };
       }
       case 'tool':
-        return material === 'dowels' ? dowelsFor(repair, method, shop) : { material, of: 'tool' };
+        return material === 'dowels' ? dowelsFor(sums) : { material, of: 'tool' };
     }
   });
 }
 
 /** The dowels of an edge joint, or the one that plugs a hole. */
-function dowelsFor(repair: Repair, method: MethodId, shop: KnownShop): Amount {
+function dowelsFor({ dowels, plug }: WorkedSums): Amount {
   const material = 'dowels';
-  const { layout, leftOutMm } = dowelsOf(repair);
-  const plug = sumsOf(method).includes('plug') ? plugOf(repair, shop).plan : undefined;
-  if (!plug && layout.ok)
-    return { material, of: 'pieces', count: layout.value.count - leftOutMm.length, diameterMm: layout.value.diameterMm }; // prettier-ignore
-  return plug?.ok && plug.value.cutterMm !== undefined
-    ? { material, of: 'pieces', count: 1, diameterMm: plug.value.cutterMm }
+  if (dowels?.layout.ok)
+    return {
+      material,
+      of: 'pieces',
+      count: dowels.placesMm.length,
+      diameterMm: dowels.layout.value.diameterMm,
+    };
+  return plug?.plan.ok && plug.plan.value.cutterMm !== undefined
+    ? { material, of: 'pieces', count: 1, diameterMm: plug.plan.value.cutterMm }
     : { material, of: 'tool' };
 }
 
@@ -137,22 +137,13 @@ type Fitted = {
 };
 
 /** What a method glues that has no face of its own; nothing for another, or where nothing is glued. */
-export function fittedOf(repair: Repair, method: MethodId): Fitted | undefined {
-  if (sumsOf(method).includes('feet')) {
-    const { blocks, footWideMm, footDeepMm } = feetOf(repair, method);
-    if (!blocks) return undefined;
-    const { gluedMm2, count, thickMm } = blocks;
-    return {
-      gluedMm2,
-      block: {
-        alongMm: footWideMm + BLOCK_ALLOWANCE_MM.value,
-        acrossMm: footDeepMm + BLOCK_ALLOWANCE_MM.value,
-        thickMm,
-        count,
-      },
-    };
-  }
-  return sumsOf(method).includes('apart') ? { gluedMm2: jointGlueOf(repair).gluedMm2 } : undefined;
+export function fittedOf({ feet, joint }: WorkedSums): Fitted | undefined {
+  if (joint) return { gluedMm2: joint.gluedMm2 };
+  if (!feet?.blocks) return undefined;
+  const { gluedMm2, count, thickMm } = feet.blocks;
+  const alongMm = feet.footWideMm + BLOCK_ALLOWANCE_MM.value;
+  const acrossMm = feet.footDeepMm + BLOCK_ALLOWANCE_MM.value;
+  return { gluedMm2, block: { alongMm, acrossMm, thickMm, count } };
 }
 
 function fittedAmount(
@@ -181,41 +172,31 @@ const gluedWith = (material: MaterialId, { id }: Adhesive): MaterialId => OWN_NA
 const PATCHES: readonly MethodId[] = ['veneerPatch', 'harvestedPatch', 'edgeStrip'];
 
 /** The wood that its own sum has worked out, as long as it is along the grain. */
-function blockOf(
-  repair: Repair,
-  method: MethodId,
-  shop: KnownShop,
-): { alongMm: number; acrossMm: number; thickMm?: number; count?: number } | undefined {
-  const sums = sumsOf(method);
-  const dutchman = sums.includes('dutchman') ? dutchmanOf(repair) : undefined;
+function blockOf({
+  dutchman,
+  plug,
+  part,
+  wanted,
+  banding,
+  strips,
+  sliver,
+}: WorkedSums): { alongMm: number; acrossMm: number; thickMm?: number; count?: number } | undefined {
   if (dutchman?.ok) return dutchman.value.block;
-  const plug = sums.includes('plug') ? plugOf(repair, shop).plan : undefined;
-  if (plug?.ok && plug.value.cutterMm !== undefined) {
-    const { cutterMm, lengthMm = 0 } = plug.value;
+  if (plug?.plan.ok && plug.plan.value.cutterMm !== undefined) {
+    const { cutterMm, lengthMm = 0 } = plug.plan.value;
     const wide = cutterMm + BLOCK_ALLOWANCE_MM.value;
     return { alongMm: wide, acrossMm: wide, thickMm: lengthMm };
   }
-  if (sums.includes('part')) {
-    const part = partOf(repair);
-    const { copies, spares } = partsWanted(repair);
-    if (part?.ok) return { ...part.value.blank, count: copies + spares };
+  if (part?.ok && wanted) return { ...part.value.blank, count: wanted.copies + wanted.spares };
+  if (strips?.plan.ok) {
+    const { blockLengthMm, blocks } = strips.plan.value;
+    const { blockWideMm, blockThickMm } = strips.input;
+    return { alongMm: blockLengthMm, acrossMm: blockWideMm, thickMm: blockThickMm, count: blocks };
   }
-  const banding = sums.includes('banding') ? bandingOf(repair, shop) : undefined;
-  if (banding?.entered && banding.plan.ok && !sums.includes('strips')) {
+  if (banding?.entered && banding.plan.ok) {
     const { stockMm, wideMm } = banding.input;
     return { alongMm: stockMm, acrossMm: wideMm, count: banding.plan.value.stocks };
   }
-  if (sums.includes('strips')) {
-    const { input, plan } = stripsOf(repair);
-    if (plan.ok)
-      return {
-        alongMm: plan.value.blockLengthMm,
-        acrossMm: input.blockWideMm,
-        thickMm: input.blockThickMm,
-        count: plan.value.blocks,
-      };
-  }
-  const sliver = sums.includes('sliver') ? sliverOf(repair) : undefined;
   if (!sliver?.ok) return undefined;
   const { piecesMm, highMm, topMm } = sliver.value;
   return { alongMm: piecesMm.reduce((a, b) => a + b, 0), acrossMm: highMm, thickMm: Math.max(...topMm) };

@@ -10,6 +10,7 @@ import { linkPlansOf } from './links';
 import { patchFor } from './press';
 import { repairsOf, type Repair } from './repairs';
 import { GRAIN_TOLERANCE_DEG, wholeSheet } from './spot';
+import { workedSums } from './workedSums';
 import { sumStarts } from './sumStarts';
 import { damageLabel } from './survey';
 import type { Damage, Face, KnownShop, Named, Piece, Veneer } from './types';
@@ -154,18 +155,19 @@ function blocksNeeded(
 ): NeededBlocks[] {
   if (!methodById(method).needs.includes('solidWood')) return [];
   const { species, part } = sumStarts(repair);
-  return amountsOf(repair, method, undefined, undefined, shop).flatMap((a): NeededBlocks[] =>
-    a.of === 'wood' && a.thickMm !== undefined
-      ? [
-          {
-            damageId: repair.damage.id,
-            label: labelOf(piece, repair.damage),
-            blanks: { alongMm: a.alongMm, acrossMm: a.acrossMm, thickMm: a.thickMm, count: a.count ?? 1 },
-            species,
-            kerfMm: part.kerfMm,
-          },
-        ]
-      : [],
+  return amountsOf(repair, method, undefined, undefined, workedSums(repair, method, shop)).flatMap(
+    (a): NeededBlocks[] =>
+      a.of === 'wood' && a.thickMm !== undefined
+        ? [
+            {
+              damageId: repair.damage.id,
+              label: labelOf(piece, repair.damage),
+              blanks: { alongMm: a.alongMm, acrossMm: a.acrossMm, thickMm: a.thickMm, count: a.count ?? 1 },
+              species,
+              kerfMm: part.kerfMm,
+            },
+          ]
+        : [],
   );
 }
 

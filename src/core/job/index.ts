@@ -155,28 +155,10 @@ export {
   type SpotSearch,
 } from './spot';
 export { floodRuns, HAND_TILT_DEG } from './flood';
-export {
-  closeOf,
-  jointOf,
-  type CloseSum,
-  dutchmanOf,
-  GAP_FIELDS,
-  stripsOf,
-  partOf,
-  partsWanted,
-  sliverOf,
-  sumsOf,
-} from './sums';
-export { fillOf, FILLERS_SOURCE, type FillSum } from './fills';
-export {
-  bandingOf,
-  dowelsOf,
-  plugOf,
-  SOLD_SOURCE,
-  type BandingSum,
-  type DowelSum,
-  type PlugSum,
-} from './letIn';
+export { GAP_FIELDS, jointOf, sumsOf, type CloseSum, type StripsSum } from './sums';
+export { workedSums, type WorkedSums } from './workedSums';
+export { FILLERS_SOURCE, type FillSum } from './fills';
+export { SOLD_SOURCE, type BandingSum, type DowelSum, type PlugSum } from './letIn';
 export { assumedWords, type Assumed } from './assumed';
 export { shimsOf, type ShimSum } from './shims';
 export { aboutTime, finishWords, roundTime, startWords, wholeHands } from './timeWords';

@@ -26,10 +26,17 @@ const sizesIn = (text: string, unit: LengthUnit): number[] =>
     return read.ok && read.value > 0 ? [read.value] : [];
   });
 
-export type PlugSum = { input: PlugInput; bits: string; cutters: string; plan: Result<PlugPlan> };
+export type PlugSum = {
+  input: PlugInput;
+  bits: string;
+  cutters: string;
+  /** A dowel as it is bought, in place of a plug that is cut. */
+  dowel: boolean;
+  plan: Result<PlugPlan>;
+};
 
 /** The plug of a hole, by what was entered and what is owned. */
-export function plugOf(repair: Repair, { lengthUnit }: KnownShop): PlugSum {
+export function plugOf(repair: Repair, method: MethodId, { lengthUnit }: KnownShop): PlugSum {
   const starts = sumStarts(repair);
   const of = entered(repair);
   const text = enteredText(repair);
@@ -45,20 +52,27 @@ export function plugOf(repair: Repair, { lengthUnit }: KnownShop): PlugSum {
     cuttersMm: sizesIn(cutters, lengthUnit),
     nextMm: of('plug.next', Math.max(LEAST_NEXT_MM.value, starts.roomMm)),
   };
-  return { input, bits, cutters, plan: attempt(() => plugPlan(input)) };
+  const dowel = methodById(method).needs.includes('dowels');
+  return { input, bits, cutters, dowel, plan: attempt(() => plugPlan(input)) };
 }
 
 /** The dowels of an edge joint; those whose holes would break out through the edge of the face are left out. */
-export type DowelSum = { layout: Result<DowelLayout>; leftOutMm: readonly number[] };
+export type DowelSum = {
+  layout: Result<DowelLayout>;
+  leftOutMm: readonly number[];
+  /** Where one goes in, from one end of the joint. mm */
+  placesMm: readonly number[];
+};
 
 export function dowelsOf(repair: Repair): DowelSum {
   const { jointMm, boardMm, faceMm } = sumStarts(repair);
   const layout = attempt(() => dowelLayout(jointMm, boardMm));
-  const joint = jointOf(repair);
-  if (!layout.ok || !joint) return { layout, leftOutMm: [] };
+  if (!layout.ok) return { layout, leftOutMm: [], placesMm: [] };
   const { atMm, drillMarkMm } = layout.value;
-  const places = attempt(() => dowelsInside(faceMm, joint, atMm, drillMarkMm));
-  return { layout, leftOutMm: places.ok ? places.value.filter((p) => !p.inside).map((p) => p.atMm) : [] };
+  const joint = jointOf(repair);
+  const places = joint ? attempt(() => dowelsInside(faceMm, joint, atMm, drillMarkMm)) : undefined;
+  const leftOutMm = places?.ok ? places.value.filter((p) => !p.inside).map((p) => p.atMm) : [];
+  return { layout, leftOutMm, placesMm: atMm.filter((at) => !leftOutMm.includes(at)) };
 }
 
 export type BandingSum = {
@@ -94,38 +108,4 @@ export function bandingOf(repair: Repair, { lengthUnit }: KnownShop): BandingSum
     entered: repair.damage.body.figures?.['banding.runs'] !== undefined,
     plan: read.ok ? attempt(() => bandingPlan(input)) : read,
   };
-}
-
-const mm = (value: number): string => `${Number(value.toFixed(1))} mm`;
-
-/** What a let-in repair's sum says to its steps, by their keys. */
-export function letInWords(repair: Repair, method: MethodId, shop: KnownShop): Record<string, string> {
-  const { sums, needs } = methodById(method);
-  if (sums.includes('banding')) {
-    const { plan, entered } = bandingOf(repair, shop);
-    if (!plan.ok || !entered) return {};
-    const { mitreDeg, pieces, words } = plan.value;
-    const all = (of: 'outerMm' | 'innerMm'): string => pieces.map((p) => Math.round(p[of])).join(', ');
-    return { cut: `Mitres of ${mitreDeg}°, sides of ${all('outerMm')} mm outside, ${all('innerMm')} mm inside. ${words}` }; // prettier-ignore
-  }
-  const dowelled = needs.includes('dowels');
-  if (sums.includes('plug')) {
-    const { plan } = plugOf(repair, shop);
-    if (!plan.ok) return {};
-    const { bitMm, boreMm = 0, cutterMm = 0, lengthMm = 0, proudMm = 0, missing } = plan.value;
-    if (bitMm === undefined) return {};
-    const bore = `Bit ${mm(bitMm)}, ${mm(boreMm)} deep.${missing ? ` ${missing}` : ''}`;
-    const plug = `${dowelled ? 'Dowel' : 'Plug'} of ${mm(cutterMm)}, ${mm(lengthMm)} long, ${mm(proudMm)} proud.`; // prettier-ignore
-    return dowelled ? { glue: `${bore} ${plug}` } : { bore, glue: plug };
-  }
-  if (dowelled) {
-    const { layout, leftOutMm } = dowelsOf(repair);
-    if (!layout.ok) return {};
-    const { diameterMm, drillMarkMm, atMm } = layout.value;
-    const places = atMm.filter((at) => !leftOutMm.includes(at));
-    return {
-      mark: `${places.length} dowels of ${mm(diameterMm)}, ${places.map((at) => Math.round(at)).join(', ')} mm from one end; mark on the bit ${mm(drillMarkMm)}.`, // prettier-ignore
-    };
-  }
-  return {};
 }

@@ -11,11 +11,11 @@ import { amountWords, materialLabel } from './amountWords';
 import { linksOfChain, waysOf } from './decide';
 import { gluedAreaMm2 } from './glued';
 import { heldWith, heldWords, type Held } from './held';
-import { letInWords } from './letIn';
+import { letInWords } from './letInWords';
 import { gluing, ownedClamps, pressPlan, type PressPlan } from './press';
 import type { Repair } from './repairs';
-import { fillOf } from './fills';
-import { closeOf, sumsOf } from './sums';
+import type { FillSum } from './fills';
+import { workedSums, type WorkedSums } from './workedSums';
 import { stagesOf } from './stages';
 import type { Surveyed } from './survey';
 import { surfaceRisk } from './risk';
@@ -32,6 +32,8 @@ export type LinkPlan = LinkWork & {
   label: string;
   worksheet: Worksheet;
   amounts: Amount[];
+  /** What its page shows of how it was worked out. */
+  sums: WorkedSums;
   /** Sizes that were taken for granted. */
   assumed: Assumed[];
   cautions: CautionId[];
@@ -59,13 +61,12 @@ function acrossClamps(survey: Surveyed | undefined, shop: KnownShop, openMm = 0)
 
 /** Clamps that draw a gaping joint together and hold it, as its sum has worked them out; nothing for a method without that sum. */
 function closingClamps(
-  repair: Repair,
-  method: MethodId,
+  { close }: WorkedSums,
   sized: Surveyed | undefined,
   shop: KnownShop,
 ): Across | undefined {
-  if (!sumsOf(method).includes('close')) return undefined;
-  const { owned, kind, plan, across, boardsMm } = closeOf(repair, shop);
+  if (!close) return undefined;
+  const { owned, kind, plan, across, boardsMm } = close;
   const openMm = across.length > 0 ? Math.max(...across.map((c) => c.openingMm)) : boardsMm;
   if (!plan.ok || !plan.value.closes || plan.value.byHand) return acrossClamps(sized, shop, openMm);
   if (owned > 0) return { clamps: { [kind.id]: plan.value.clamps } };
@@ -74,8 +75,7 @@ function closingClamps(
 }
 
 /** The layers of a fill as its sum has worked them out. */
-function layersOf(repair: Repair, method: MethodId): LinkWork['layers'] {
-  const { plan, cap } = fillOf(repair, method) ?? {};
+function layersOf({ fill: { plan, cap } = {} }: { fill?: Partial<FillSum> }): LinkWork['layers'] {
   if (!plan?.ok) return undefined;
   const underCap = cap?.ok ? cap.value.depthMm : 0;
   const { layers, depthMm } = plan.value;
@@ -159,9 +159,8 @@ const saidTogether = (a: Record<string, string>, b: Record<string, string>): Rec
 });
 
 /** Where a place has no size, that its amounts are not known and why; nothing where none would follow from it. */
-function unsizedWords(repair: Repair, method: MethodId): string | undefined {
-  const { survey } = repair;
-  if (survey.ok || fittedOf(repair, method) || methodById(method).needs.every((m) => USES[m].by === 'tool'))
+function unsizedWords({ survey }: Repair, method: MethodId, sums: WorkedSums): string | undefined {
+  if (survey.ok || fittedOf(sums) || methodById(method).needs.every((m) => USES[m].by === 'tool'))
     return undefined;
   return `No size yet, so no amounts: ${survey.problem}`;
 }
@@ -182,10 +181,13 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
   const { adhesive, glue } = glueOf(repair, method, chosen, shop);
   const sized = survey.ok ? survey.value : undefined;
   const assumed = assumedOf(repair, method);
-  const amounts = amountsOf(repair, method, glued || poured ? adhesive : undefined, press, shop);
+  const sums = workedSums(repair, method, shop);
+  const amounts = amountsOf(repair, method, glued || poured ? adhesive : undefined, press, sums);
   const begins =
-    assumed.length > 0 ? `Assumed, measure it: ${assumedWords(assumed)}.` : unsizedWords(repair, method);
-  const says = saidTogether(woodWords(method, amounts, shop), letInWords(repair, method, shop));
+    assumed.length > 0
+      ? `Assumed, measure it: ${assumedWords(assumed)}.`
+      : unsizedWords(repair, method, sums);
+  const says = saidTogether(woodWords(method, amounts, shop), letInWords(sums));
   const shown = {
     ...(Object.keys(says).length > 0 ? { says } : {}),
     ...(begins ? { begins } : {}),
@@ -193,16 +195,17 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
     assumed,
     worksheet: worksheetOf(method),
     amounts,
+    sums,
     cautions: cautionsOf([method], surfaceRisk(treated, face?.body), glued ? adhesive.id : undefined),
   };
   const areaMm2 =
     press?.areaMm2 ??
-    fittedOf(repair, method)?.gluedMm2 ??
+    fittedOf(sums)?.gluedMm2 ??
     (sized && glued && !pressed ? gluedAreaMm2(sized, damage.body, face?.body) / 2 : undefined) ??
     sized?.measures.areaMm2 ??
     damage.body.roughAreaMm2 ??
     UNKNOWN_AREA_MM2;
-  const layers = layersOf(repair, method);
+  const layers = layersOf(sums);
   // What was found to need no colour is not toned all the same.
   if (tonesIn(method) && standingOf(damage.body.tried ?? []).at === 'done')
     return { ...shown, amounts: [], method, areaMm2, unneeded: true };
@@ -225,7 +228,7 @@ function linkPlan(repair: Repair, method: MethodId, main: MethodId, shop: KnownS
     method === 'tack'
       ? {}
       : !pressed
-        ? (closingClamps(repair, method, sized, shop) ?? acrossClamps(sized, shop))
+        ? (closingClamps(sums, sized, shop) ?? acrossClamps(sized, shop))
         : press
           ? {
               ...(press.owned > 0 ? { clamps: clampsOf(press, stages?.stages.length ?? 1, shop) } : {}),

@@ -244,7 +244,7 @@ test('a plug has its bit, its depth and its length at the bench, as on its page'
     { ...hole(9), method: 'facePlug', answers: { depthMm: 8 } },
     faceOf(600, 500, SOLID),
   );
-  const { plan } = plugOf(repair, DEFAULT_SHOP);
+  const { plan } = plugOf(repair, 'facePlug', DEFAULT_SHOP);
   if (!plan.ok) throw new Error(plan.problem);
   // A hole of 9 mm is cleaned out to 9.5 and bored to 10; its plug comes from a cutter of 10 and stands 2 mm proud.
   expect(plan.value).toMatchObject({ bitMm: 10, cutterMm: 10, proudMm: 2 });

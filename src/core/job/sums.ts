@@ -1,13 +1,6 @@
 import { methodById, type MethodId, type Sum } from '../catalogue';
 import { attempt, type Result } from '../check';
-import {
-  clampsAcross,
-  closePlan,
-  type ClampAcross,
-  type CloseInput,
-  type ClosePlan,
-  type JointLine,
-} from '../closing';
+import { clampsAcross, closePlan, type ClampAcross, type ClosePlan, type JointLine } from '../closing';
 import { dutchmanPlan, DUTCHMAN_MARGIN_MM, partPlan, sliverPlan, stripsPlan, type DutchmanPlan, type PartPlan, type SliverPlan, type StripsInput, type StripsPlan } from '../letin'; // prettier-ignore
 import { centroidOf, rotate } from '../geometry';
 import { withSpares } from '../glueup';
@@ -103,8 +96,10 @@ export function partOf(repair: Repair): Result<PartPlan> | undefined {
   );
 }
 
+export type StripsSum = { input: StripsInput; plan: Result<StripsPlan> };
+
 /** The strips of a repair, by what was entered, and their sum. */
-export function stripsOf(repair: Repair): { input: StripsInput; plan: Result<StripsPlan> } {
+export function stripsOf(repair: Repair): StripsSum {
   const { jointMm, strips } = sumStarts(repair);
   const of = entered(repair);
   const input = {
@@ -123,19 +118,6 @@ export function stripsOf(repair: Repair): { input: StripsInput; plan: Result<Str
 
 /** Bar clamps draw a joint together. */
 const CLOSING_CLAMP = 'pipe';
-
-/** The joints worked out lately: a page, its materials and its steps all ask for the same one. */
-const closings = new Map<string, Result<ClosePlan>>();
-const MOST_CLOSINGS = 40;
-
-function closing(input: CloseInput): Result<ClosePlan> {
-  const key = JSON.stringify(input);
-  const plan = closings.get(key) ?? attempt(() => closePlan(input));
-  closings.set(key, plan);
-  const [oldest] = closings.keys();
-  if (closings.size > MOST_CLOSINGS && oldest !== undefined) closings.delete(oldest);
-  return plan;
-}
 
 /** A joint that is drawn together: its gaps, how many bar clamps are owned, and what the edges do to each clamp. */
 export type CloseSum = {
@@ -187,17 +169,19 @@ export function closeOf(repair: Repair, shop: KnownShop): CloseSum {
   const thickMm = of('close.thick', starts.boardMm);
   const [one, other] = [of('close.one', starts.boardsMm), of('close.other', starts.boardsMm)];
   const { kind, owned } = closingKind(shop, one + other);
-  const plan = closing({
-    lengthMm,
-    boards: [
-      { widthMm: one, thickMm },
-      { widthMm: other, thickMm },
-    ],
-    gapsMm,
-    modulusMPa: woodStiffnessMPa(starts.species),
-    clampN: kind.forceN.value,
-    clamps: owned > 0 ? owned : starts.clampsToGet,
-  });
+  const plan = attempt(() =>
+    closePlan({
+      lengthMm,
+      boards: [
+        { widthMm: one, thickMm },
+        { widthMm: other, thickMm },
+      ],
+      gapsMm,
+      modulusMPa: woodStiffnessMPa(starts.species),
+      clampN: kind.forceN.value,
+      clamps: owned > 0 ? owned : starts.clampsToGet,
+    }),
+  );
   const joint = jointOf(repair);
   const across =
     joint && plan.ok

@@ -1,4 +1,5 @@
 import { router, useLocalSearchParams, type Href } from 'expo-router';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { ADHESIVES, type Adhesive, type GlueTimes } from '@/core/adhesive';
@@ -38,7 +39,6 @@ import { AmountsSection, AssumedNotice, ClampsSection } from '../sheet/sections'
 import { WorksheetPage } from '../sheet/WorksheetPage';
 import {
   boardThickMm,
-  dowelsOf,
   gluedGrams,
   gluing,
   hollowOf,
@@ -50,7 +50,7 @@ import {
   worksheetOf,
   worksheetsOf,
   wouldBeForced,
-  type Repair,
+  type DowelSum,
   type Surveyed,
 } from '@/core/job';
 
@@ -61,6 +61,7 @@ export function JointScreen() {
   const change = useChange();
   const { records: shelf } = useList('colour');
   const { damage, face, piece, method, treated, repair, shop } = view;
+  const links = useMemo(() => (repair ? worksheetsOf(repair, shop, shelf).links : []), [repair, shop, shelf]);
   if (!damage || !piece || !treated || !method) return <Missing what="This damage" loading={view.loading} />;
   // Opened by its address for a repair that is worked out elsewhere.
   if (worksheetOf(method) !== 'joint')
@@ -73,7 +74,6 @@ export function JointScreen() {
   const { suggested, adhesive: glue, times } = gluing(treated, method, view.glue, shop);
   const boardMm = boardThickMm(face?.body);
   const sized = survey.ok ? survey.value : undefined;
-  const links = repair ? worksheetsOf(repair, shop, shelf).links : [];
   const link = links.find((l) => l.method === method);
   const main = view.chain?.method ?? method;
   // What is poured has a sum of its own, in its layers.
@@ -113,10 +113,10 @@ export function JointScreen() {
         />
       ) : null}
       {link?.glue ? <ClampsSection link={link} /> : null}
-      {method === 'dowelJoint' && sized && repair ? <Dowels repair={repair} survey={sized} /> : null}
+      {link?.sums.dowels && sized ? <Dowels dowels={link.sums.dowels} survey={sized} /> : null}
       <KeepFigures damage={damage}>
         {damage.body.kind === 'missingMoulding' ? <Bending /> : null}
-        {repair ? <SumsSection repair={repair} method={method} shop={shop} /> : null}
+        {repair && link ? <SumsSection repair={repair} method={method} sums={link.sums} /> : null}
         {hollow ? <HollowSection glue={glue} shape={hollow.shape} sizes={hollow.sizes} /> : null}
       </KeepFigures>
       {link ? <AssumedNotice assumed={link.assumed} /> : null}
@@ -192,15 +192,15 @@ function GlueSection({
   );
 }
 
-function Dowels({ repair, survey }: { repair: Repair; survey: Surveyed }) {
+function Dowels({ dowels, survey }: { dowels: DowelSum; survey: Surveyed }) {
   const { length } = useUnits();
-  const { layout, leftOutMm: breaks } = dowelsOf(repair);
+  const { layout, leftOutMm: breaks, placesMm } = dowels;
   if (!layout.ok) return <Notice kind="stop">{layout.problem}</Notice>;
   const d = layout.value;
   return (
     <Section title="Dowels" help={describeSource(DOWEL_SOURCE)}>
       <View style={styles.figures}>
-        <Figure label="Count" value={String(d.count)} />
+        <Figure label="Count" value={String(placesMm.length)} />
         <Figure label="Diameter" value={length(d.diameterMm)} />
         <Figure label="Deep, each side" value={length(d.depthMm)} />
         <Figure label="Mark on the bit" value={length(d.drillMarkMm)} note="a little for glue" />

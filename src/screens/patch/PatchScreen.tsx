@@ -12,6 +12,7 @@ import {
   spotWords,
   surfaceRisk,
   surveyed,
+  workedSums,
 } from '@/core/job';
 import { cautionsOf } from '@/core/safety';
 import { describeSource } from '@/core/sources';
@@ -182,7 +183,7 @@ export function PatchScreen() {
         <KeepFigures damage={damage}>
           {shims && !wholeFace ? <ShimsSection shims={shims} /> : null}
           {wholeFace ? <LeavesSection face={alongAcross(survey.value.board)} veneer={chosen?.body} /> : null}
-          <SumsSection repair={view.repair} method={method} shop={shop} />
+          <SumsSection repair={view.repair} method={method} sums={workedSums(view.repair, method, shop)} />
         </KeepFigures>
       ) : null}
       {chosen ? (

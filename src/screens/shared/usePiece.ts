@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { byTime } from '@/core/calendar';
 import { methodById, type MethodFamily, type MethodId } from '@/core/catalogue';
 import {
@@ -29,15 +30,22 @@ export function usePieceView(id: string | undefined, wanted = true): PieceView {
   const damages = useList('damage', wanted);
   const log = useList('log');
   const { shop, loading: shopLoading } = useShop();
+  // The same lists as long as nothing changed: what is worked out of them is worked out once.
+  const own = useMemo(
+    () => ({
+      faces: faces.records.filter((f) => f.body.pieceId === id),
+      damages: damages.records
+        .filter((d) => d.body.pieceId === id && isBegun(d.body))
+        .sort((a, b) => a.body.number - b.body.number),
+      log: log.records
+        .filter((l) => l.body.pieceId === id)
+        .sort((a, b) => byTime(a.body.doneAt, b.body.doneAt)),
+    }),
+    [id, faces.records, damages.records, log.records],
+  );
   return {
     ...(pieces.record ? { piece: pieces.record } : {}),
-    faces: faces.records.filter((f) => f.body.pieceId === id),
-    damages: damages.records
-      .filter((d) => d.body.pieceId === id && isBegun(d.body))
-      .sort((a, b) => a.body.number - b.body.number),
-    log: log.records
-      .filter((l) => l.body.pieceId === id)
-      .sort((a, b) => byTime(a.body.doneAt, b.body.doneAt)),
+    ...own,
     shop,
     loading: pieces.loading || faces.loading || damages.loading || log.loading || shopLoading,
   };
@@ -98,8 +106,11 @@ export function useDamageView(
   const view = usePieceView(damage?.body.pieceId);
   const face = view.faces.find((f) => f.id === damage?.body.faceId);
   const onFace = face ? view.damages.filter((d) => d.body.faceId === face.id) : damage ? [damage] : [];
-  const { piece, shop } = view;
-  const repair = damage && piece ? repairOf(piece, view.faces, view.damages, damage, shop) : undefined;
+  const { piece, faces, damages, shop } = view;
+  const repair = useMemo(
+    () => (damage && piece ? repairOf(piece, faces, damages, damage, shop) : undefined),
+    [damage, piece, faces, damages, shop],
+  );
   const chain = repair?.chain;
   const links = chain ? linksOfChain(chain) : [];
   const worked = (m: MethodId): boolean =>

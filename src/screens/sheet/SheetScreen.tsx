@@ -1,4 +1,5 @@
 import { router, useLocalSearchParams } from 'expo-router';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { BenchTask } from '@/core/bench';
 import { takesColour, tonesIn } from '@/core/catalogue';
@@ -34,10 +35,14 @@ export function SheetScreen() {
   const { plan } = usePlan(view.piece?.id);
   const { records: shelf } = useList('colour');
   const { damage, piece, method, treated, repair, shop } = view;
-  if (!damage || !piece || !treated || !method || !repair)
+  const worked = useMemo(
+    () => (repair ? worksheetsOf(repair, shop, shelf) : undefined),
+    [repair, shop, shelf],
+  );
+  if (!damage || !piece || !treated || !method || !repair || !worked)
     return <Missing what="This damage" loading={view.loading} />;
   const { survey } = repair;
-  const { links, colour } = worksheetsOf(repair, shop, shelf);
+  const { links, colour } = worked;
   const link = links.find((l) => l.method === method);
   const steps = plan && link ? stepsOfLink(plan, damage.id, method) : [];
   const shared = sharedWith(steps);
@@ -62,9 +67,11 @@ export function SheetScreen() {
           {`${survey.problem} Amounts follow from its size.`}
         </Notice>
       )}
-      <KeepFigures damage={damage}>
-        <SumsSection repair={repair} method={method} shop={shop} />
-      </KeepFigures>
+      {link ? (
+        <KeepFigures damage={damage}>
+          <SumsSection repair={repair} method={method} sums={link.sums} />
+        </KeepFigures>
+      ) : null}
       {link ? <AssumedNotice assumed={link.assumed} /> : null}
       {link ? <AmountsSection amounts={link.amounts} colours={tonesIn(method) ? colour.coats : []} /> : null}
       <StepsSection

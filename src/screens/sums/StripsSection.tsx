@@ -6,7 +6,7 @@ import { PrintOutline } from './PrintOutline';
 import { StripsDrawing } from './drawings';
 import { useUnits } from '../shared/useUnits';
 import { Figures } from '../special/parts';
-import type { stripsOf, SumStarts } from '@/core/job';
+import type { StripsSum, SumStarts } from '@/core/job';
 
 /** Strips sawn from solid: pieces side by side along the edge, from blocks as long as the edge is high. */
 export function StripsSection({
@@ -16,7 +16,7 @@ export function StripsSection({
 }: {
   starts: SumStarts;
   title: string;
-  strips: ReturnType<typeof stripsOf>;
+  strips: StripsSum;
 }) {
   const { length } = useUnits();
   const [, runField] = useKeptLength('strips.run', starts.jointMm);

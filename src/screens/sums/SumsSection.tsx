@@ -1,23 +1,5 @@
 import type { MethodId } from '@/core/catalogue';
-import {
-  bandingOf,
-  closeOf,
-  crackPlanOf,
-  damageLabel,
-  dutchmanOf,
-  feetOf,
-  fillOf,
-  jointGlueOf,
-  partOf,
-  partsWanted,
-  plugOf,
-  sliverOf,
-  stripsOf,
-  sumsOf,
-  sumStarts,
-  type KnownShop,
-  type Repair,
-} from '@/core/job';
+import { damageLabel, sumsOf, sumStarts, type Repair, type WorkedSums } from '@/core/job';
 import { ApartJointSection } from './ApartJointSection';
 import { BandingSection } from './BandingSection';
 import { CloseSection } from './CloseSection';
@@ -32,76 +14,57 @@ import { PlugSection } from './PlugSection';
 import { SliverSection } from './SliverSection';
 import { StripsSection } from './StripsSection';
 
-/** The sums of a method that is not veneer under a press: let in, filled, closed, levelled. Fields are kept with the damage. */
-export function SumsSection({ repair, method, shop }: { repair: Repair; method: MethodId; shop: KnownShop }) {
-  const sums = sumsOf(method);
-  if (sums.length === 0) return null;
+/** The sums of a method that is not veneer under a press, as they are worked out: let in, filled, closed, levelled. Fields are kept with the damage. */
+export function SumsSection({
+  repair,
+  method,
+  sums,
+}: {
+  repair: Repair;
+  method: MethodId;
+  sums: WorkedSums;
+}) {
+  const shown = sumsOf(method);
+  if (shown.length === 0) return null;
   const starts = sumStarts(repair);
+  const title = damageLabel(repair.damage.body);
   const dent = {
     fibresCut: repair.damage.body.answers.fibresCut ?? false,
     finishStays: repair.treated.goal === 'keep',
   };
-  const crack = crackPlanOf(repair.treated, repair.face?.body, repair.damage.body, shop);
-  const movesMm = crack?.ok ? crack.value.movesMm : undefined;
-  const fill = fillOf(repair, method);
+  const { plug, dutchman, part, wanted, strips, banding, sliver, feet, joint, fill, close } = sums;
   return (
     <>
-      {sums.map((sum) => {
+      {shown.map((sum) => {
         switch (sum) {
           case 'plug':
-            return <PlugSection key={sum} plug={plugOf(repair, shop)} />;
+            return plug ? <PlugSection key={sum} plug={plug} /> : null;
           case 'dutchman':
-            return (
-              <DutchmanSection
-                key={sum}
-                starts={starts}
-                title={damageLabel(repair.damage.body)}
-                dutchman={dutchmanOf(repair)}
-              />
-            );
+            return <DutchmanSection key={sum} starts={starts} title={title} dutchman={dutchman} />;
           case 'part':
-            return (
-              <PartSection
-                key={sum}
-                starts={starts}
-                title={damageLabel(repair.damage.body)}
-                part={partOf(repair)}
-                wanted={partsWanted(repair)}
-              />
-            );
+            return wanted ? (
+              <PartSection key={sum} starts={starts} title={title} part={part} wanted={wanted} />
+            ) : null;
           case 'pilot':
-            return <PilotSection key={sum} starts={starts} main={sums[0] === sum} />;
+            return <PilotSection key={sum} starts={starts} main={shown[0] === sum} />;
           case 'drawer':
             return <DrawerSection key={sum} starts={starts} />;
           case 'banding':
-            return <BandingSection key={sum} banding={bandingOf(repair, shop)} />;
+            return banding ? <BandingSection key={sum} banding={banding} /> : null;
           case 'apart':
-            return <ApartJointSection key={sum} starts={starts} glued={jointGlueOf(repair)} />;
+            return joint ? <ApartJointSection key={sum} starts={starts} glued={joint} /> : null;
           case 'strips':
-            return (
-              <StripsSection
-                key={sum}
-                starts={starts}
-                title={damageLabel(repair.damage.body)}
-                strips={stripsOf(repair)}
-              />
-            );
+            return strips ? <StripsSection key={sum} starts={starts} title={title} strips={strips} /> : null;
           case 'sliver':
-            return (
-              <SliverSection
-                key={sum}
-                starts={starts}
-                title={damageLabel(repair.damage.body)}
-                repair={repair}
-                sliver={sliverOf(repair, movesMm)}
-              />
-            );
+            return sliver ? (
+              <SliverSection key={sum} starts={starts} title={title} repair={repair} sliver={sliver} />
+            ) : null;
           case 'feet':
-            return <FeetSection key={sum} starts={starts} sum={feetOf(repair, method)} />;
+            return feet ? <FeetSection key={sum} starts={starts} sum={feet} /> : null;
           case 'fill':
             return fill ? <FillSection key={sum} starts={starts} fill={fill} /> : null;
           case 'close':
-            return <CloseSection key={sum} starts={starts} repair={repair} close={closeOf(repair, shop)} />;
+            return close ? <CloseSection key={sum} starts={starts} repair={repair} close={close} /> : null;
           case 'level':
             return <LevelSection key={sum} starts={starts} dent={dent} />;
         }
