@@ -277,6 +277,12 @@ const styles = StyleSheet.create({
   bar: { height: 8 },
   cancel: { minHeight: 44, justifyContent: 'center', alignSelf: 'flex-start' },
   fold: { borderTopWidth: 1 },
-  foldHead: { minHeight: 52, flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' },
+  foldHead: {
+    gap: space(3),
+    minHeight: 52,
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+  },
   foldBody: { gap: space(3), paddingBottom: space(4) },
 });

@@ -35,6 +35,7 @@ export {
   TIMES_AT_C,
   wantedPressure,
   WASTE_SHARE,
+  wasteWords,
   type FloodMix,
   type GlueQuantity,
   type GlueTimes,

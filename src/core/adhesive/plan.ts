@@ -151,6 +151,8 @@ export function heldTimes(times: GlueTimes, clampTime: Ways['clampTime']): GlueT
 export type GlueQuantity = { grams: number; millilitres: number; wasteShare: Sourced; source: Source };
 
 export const WASTE_SHARE: Sourced = sourced(0.2, memory('a fifth stays on brush, pot and squeeze-out'));
+/** “20 % for waste”. */
+export const wasteWords = (share: Sourced): string => `${Math.round(100 * share.value)} % for waste`;
 /** Who floods a joint presses much of it out again. */
 export const FLOODED_WASTE_SHARE: Sourced = sourced(
   0.6,
@@ -174,9 +176,7 @@ export function glueQuantity(
     grams,
     millilitres: grams / adhesive.densityGPerMl.value,
     wasteShare,
-    source: derived(
-      `area × ${adhesive.spreadGPerM2.value} g/m² and ${Math.round(wasteShare.value * 100)} % for waste`,
-    ),
+    source: derived(`area × ${adhesive.spreadGPerM2.value} g/m² and ${wasteWords(wasteShare)}`),
   };
 }
 
@@ -240,7 +240,7 @@ export function glueForVoid(adhesive: Adhesive, volumeMm3: number): GlueQuantity
     millilitres,
     grams: millilitres * adhesive.densityGPerMl.value,
     wasteShare: WASTE_SHARE,
-    source: derived(`the volume and ${Math.round(WASTE_SHARE.value * 100)} % for waste`),
+    source: derived(`the volume and ${wasteWords(WASTE_SHARE)}`),
   };
 }
 

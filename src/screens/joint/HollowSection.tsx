@@ -9,6 +9,7 @@ import {
   type Adhesive,
   type HollowShape,
   type HollowSize,
+  wasteWords,
 } from '@/core/adhesive';
 import { describeSource } from '@/core/sources';
 import { formatSmall } from '@/core/units';
@@ -82,7 +83,7 @@ export function HollowSection({
             label="To fill it"
             value={formatSmall(result.value.quantity.millilitres)}
             unit="ml"
-            note={`${formatSmall(result.value.quantity.grams)} g, a fifth for waste`}
+            note={`${formatSmall(result.value.quantity.grams)} g, ${wasteWords(result.value.quantity.wasteShare)}`}
             source={describeSource(result.value.quantity.source)}
           />
           {pours && pours.layers > 1 ? (

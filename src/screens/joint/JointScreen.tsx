@@ -2,7 +2,7 @@ import { router, useLocalSearchParams, type Href } from 'expo-router';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, Line, Rect, Text as SvgText } from 'react-native-svg';
-import { ADHESIVES, type Adhesive, type GlueTimes } from '@/core/adhesive';
+import { ADHESIVES, WASTE_SHARE, wasteWords, type Adhesive, type GlueTimes } from '@/core/adhesive';
 import type { Result } from '@/core/check';
 import { DOWEL_SOURCE, type DowelLayout } from '@/core/glueup';
 import { bringsWood } from '@/core/catalogue';
@@ -174,7 +174,7 @@ function GlueSection({
             label="Glue"
             value={formatSmall(grams)}
             unit="g"
-            note="both sides, a fifth for waste"
+            note={`both sides, ${wasteWords(WASTE_SHARE)}`}
             source={describeSource(glue.spreadGPerM2.source)}
           />
         )}
