@@ -193,7 +193,7 @@ function blockOf({
     const { blockWideMm, blockThickMm } = strips.input;
     return { alongMm: blockLengthMm, acrossMm: blockWideMm, thickMm: blockThickMm, count: blocks };
   }
-  if (banding?.entered && banding.plan.ok) {
+  if (banding?.counts && banding.bought && banding.plan.ok) {
     const { stockMm, wideMm } = banding.input;
     return { alongMm: stockMm, acrossMm: wideMm, count: banding.plan.value.stocks };
   }

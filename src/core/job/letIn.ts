@@ -79,13 +79,15 @@ export type BandingSum = {
   input: BandingInput;
   /** As they were entered, or one as long as the place. */
   runs: string;
-  /** Somebody has said that it is a banding. */
-  entered: boolean;
+  /** It is a banding, since somebody has said its runs and it can be cut so: steps and list go by it. */
+  counts: boolean;
+  /** It is bought by the length; else what it is sawn from stands on the list. */
+  bought: boolean;
   plan: Result<BandingPlan>;
 };
 
 /** The banding round corners of a repair, by what was entered. */
-export function bandingOf(repair: Repair, { lengthUnit }: KnownShop): BandingSum {
+export function bandingOf(repair: Repair, method: MethodId, { lengthUnit }: KnownShop): BandingSum {
   const { jointMm, banding } = sumStarts(repair);
   const of = entered(repair);
   const text = enteredText(repair);
@@ -102,10 +104,12 @@ export function bandingOf(repair: Repair, { lengthUnit }: KnownShop): BandingSum
     stockMm: of('banding.stock', banding.stockMm),
     spares: of('banding.spares', banding.spares),
   };
+  const plan = read.ok ? attempt(() => bandingPlan(input)) : read;
   return {
     input,
     runs,
-    entered: repair.damage.body.figures?.['banding.runs'] !== undefined,
-    plan: read.ok ? attempt(() => bandingPlan(input)) : read,
+    counts: plan.ok && repair.damage.body.figures?.['banding.runs'] !== undefined,
+    bought: !methodById(method).sums.includes('strips'),
+    plan,
   };
 }

@@ -5,8 +5,8 @@ const mm = (value: number): string => `${Number(value.toFixed(1))} mm`;
 /** What the sums of a let-in repair say to its steps, by their keys. */
 export function letInWords({ banding, plug, dowels }: WorkedSums): Record<string, string> {
   if (banding) {
-    const { plan, entered } = banding;
-    if (!plan.ok || !entered) return {};
+    const { plan, counts } = banding;
+    if (!plan.ok || !counts) return {};
     const { mitreDeg, pieces, words } = plan.value;
     const all = (of: 'outerMm' | 'innerMm'): string => pieces.map((p) => Math.round(p[of])).join(', ');
     return { cut: `Mitres of ${mitreDeg}°, sides of ${all('outerMm')} mm outside, ${all('innerMm')} mm inside. ${words}` }; // prettier-ignore

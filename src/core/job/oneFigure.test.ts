@@ -179,6 +179,12 @@ test('a banding round a frame is bought, cut and mitred as its page says: two le
   const [cut] = steps;
   expect(cut?.detail).toContain('900 mm × 6 mm');
   expect(cut?.detail).toContain('Mitres of 45°, sides of 400, 300, 400, 300 mm outside, 388, 288, 388, 288 mm inside.'); // prettier-ignore
+  // A strip that is sawn is mitred so too, and its list stays that of the blocks it is sawn from.
+  const sawn = { ...chip, method: 'sawnStrip' } as const;
+  const sawnRound = worked({ ...sawn, figures: { ...sizes, 'banding.runs': '400, 300, 400, 300' } });
+  expect(sawnRound.steps[0]?.detail).toContain('Mitres of 45°');
+  expect(sawnRound.link?.amounts).toEqual(worked(sawn).link?.amounts);
+  expect([link, sawnRound.link].map((l) => l?.sums.banding?.bought)).toEqual([true, false]);
   // Until its runs are entered a strip is a strip, as large as the patch page draws it; and a side that its mitres eat up is none.
   const plain = worked({ ...chip, figures: sizes });
   expect(plain.steps[0]?.detail).not.toContain('Mitres');

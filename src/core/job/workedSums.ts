@@ -52,7 +52,7 @@ export function workedSums(repair: Repair, method: MethodId, shop: KnownShop): W
     ...(part ? { part } : {}),
     ...(sums.includes('part') ? { wanted: partsWanted(repair) } : {}),
     ...(sums.includes('strips') ? { strips: stripsOf(repair) } : {}),
-    ...(sums.includes('banding') ? { banding: bandingOf(repair, shop) } : {}),
+    ...(sums.includes('banding') ? { banding: bandingOf(repair, method, shop) } : {}),
     ...(sums.includes('sliver')
       ? { sliver: sliverOf(repair, crack?.ok ? crack.value.movesMm : undefined) }
       : {}),

@@ -205,7 +205,7 @@ function Dowels({ dowels, survey }: { dowels: DowelSum; survey: Surveyed }) {
         <Figure label="Deep, each side" value={length(d.depthMm)} />
         <Figure label="Mark on the bit" value={length(d.drillMarkMm)} note="a little for glue" />
       </View>
-      <EdgeDrawing layout={d} edgeMm={survey.lengthMm ?? survey.measures.alongMm} />
+      <EdgeDrawing layout={d} placesMm={placesMm} edgeMm={survey.lengthMm ?? survey.measures.alongMm} />
       <View>
         {d.atMm.map((at, i) => (
           <Row
@@ -228,7 +228,15 @@ function Dowels({ dowels, survey }: { dowels: DowelSum; survey: Surveyed }) {
   );
 }
 
-function EdgeDrawing({ layout, edgeMm }: { layout: DowelLayout; edgeMm: number }) {
+function EdgeDrawing({
+  layout,
+  placesMm,
+  edgeMm,
+}: {
+  layout: DowelLayout;
+  placesMm: readonly number[];
+  edgeMm: number;
+}) {
   const theme = useTheme();
   const words = useWords();
   const k = 300 / edgeMm;
@@ -236,12 +244,12 @@ function EdgeDrawing({ layout, edgeMm }: { layout: DowelLayout; edgeMm: number }
     <View
       role="img"
       aria-label={words(
-        `${layout.count} dowels along the edge, the first and last ${layout.endDistanceMm} mm from its ends`,
+        `${placesMm.length} dowels along the edge, set out from ${layout.endDistanceMm} mm off its ends`,
       )}
     >
       <Svg width="100%" height={70} viewBox="0 0 320 70">
         <Rect x={10} y={14} width={300} height={26} fill={materials.veneer} />
-        {layout.atMm.map((at) => (
+        {placesMm.map((at) => (
           <Circle key={at} cx={10 + at * k} cy={27} r={6} fill={materials.core} stroke={materials.shade} />
         ))}
         <Line x1={10} x2={10 + layout.endDistanceMm * k} y1={52} y2={52} stroke={theme.ink} />

@@ -9,10 +9,16 @@ import { BandingDrawing } from './drawings';
 import { useUnits } from '../shared/useUnits';
 import { Figures } from '../special/parts';
 
+/** What goes by the runs as they were entered. */
+const GOES_BY = {
+  list: 'List and bench go by them.',
+  bench: 'The bench goes by them; the list by the blocks that its strips are sawn from.',
+};
+
 /** A banding round corners: mitres, lengths, where its pattern is cut, and how many lengths of stock. */
 export function BandingSection({ banding }: { banding: BandingSum }) {
   const { length, unit } = useUnits();
-  const { input, runs, entered, plan: result } = banding;
+  const { input, runs, counts, bought, plan: result } = banding;
   const { cornerDeg: corner, spares, repeatMm: repeat = 0 } = input;
   const [, setRuns] = useKeptText('banding.runs', runs);
   const [closed, setClosed] = useKeptChoice('banding.closed', 'no', ['no', 'yes']);
@@ -26,7 +32,7 @@ export function BandingSection({ banding }: { banding: BandingSum }) {
     <Fold title="A banding or stringing round corners">
       <TextField
         label="Runs from corner to corner, one after the other"
-        help={`Along the outer edge, with commas between. ${entered ? 'List and bench go by them.' : 'List and bench go by them as soon as they are entered.'}`}
+        help={`Along the outer edge, with commas between. ${counts ? GOES_BY[bought ? 'list' : 'bench'] : 'Nothing goes by them yet.'}`}
         value={runs}
         most={200}
         onChange={setRuns}
